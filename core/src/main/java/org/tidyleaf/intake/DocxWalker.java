@@ -1,0 +1,261 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.tidyleaf.source.Cell;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Place;
+import org.w3c.dom.Element;
+
+/** Walks the text of a .docx and tells a collector what is printed. One per document, not shared. */
+final class DocxWalker {
+
+    /** Deeper nesting is no text that anybody wrote. */
+    private static final int MAX_DEPTH = 200;
+
+    private static final String UNDERLINED_BLANK = "________";
+
+    private final LineCollector lines;
+    private final DocxStyles styles;
+    private final DocxNumbering numbering;
+    private final DocxFigures figures;
+    private final List<Element> boxes = new ArrayList<>();
+    private final StringBuilder hidden = new StringBuilder();
+    private Place place = Place.BODY;
+    private Optional<Cell> cell = Optional.empty();
+    private int tables;
+    private int depth;
+
+    DocxWalker(LineCollector lines, DocxStyles styles, DocxNumbering numbering, DocxFigures figures) {
+        this.lines = lines;
+        this.styles = styles;
+        this.numbering = numbering;
+        this.figures = figures;
+    }
+
+    List<Figure> figures() {
+        return List.copyOf(figures.used());
+    }
+
+    /** Walks all paragraphs and tables below an element; its lines get the place. */
+    void walk(Element parent, Place where) {
+        Place outer = place;
+        place = where;
+        blocks(parent);
+        place = outer;
+    }
+
+    private void blocks(Element parent) {
+        if (++depth > MAX_DEPTH) {
+            depth--;
+            return;
+        }
+        for (Element child : Xml.children(parent)) {
+            switch (child.getLocalName()) {
+                case "p" -> paragraph(child);
+                case "tbl" -> table(child);
+                // Deleted and moved-away text is not part of the accepted view; properties hold no text.
+                case "del", "moveFrom", "sectPr", "pPr", "tblPr", "sdtPr" -> {}
+                default -> blocks(child);
+            }
+        }
+        depth--;
+    }
+
+    private void table(Element table) {
+        Optional<Cell> outer = cell;
+        int number = tables++;
+        int row = 0;
+        for (Element tableRow : rows(table)) {
+            List<Element> cells = cells(tableRow);
+            int columns = cells.size();
+            for (int column = 0; column < columns; column++) {
+                cell = Optional.of(new Cell(number, row, column, columns));
+                blocks(cells.get(column));
+            }
+            row++;
+        }
+        cell = outer;
+    }
+
+    private static List<Element> rows(Element table) {
+        return named(table, "tr");
+    }
+
+    private static List<Element> cells(Element row) {
+        return named(row, "tc");
+    }
+
+    /** Children of that name, also inside content controls and tracked insertions. */
+    private static List<Element> named(Element parent, String name) {
+        List<Element> found = new ArrayList<>();
+        for (Element child : Xml.children(parent)) {
+            if (child.getLocalName().equals(name)) {
+                found.add(child);
+            } else if (Set.of("sdt", "sdtContent", "ins", "customXml").contains(child.getLocalName())) {
+                found.addAll(named(child, name));
+            }
+        }
+        return found;
+    }
+
+    private void paragraph(Element paragraph) {
+        Optional<Element> pPr = Xml.child(paragraph, "pPr");
+        ParagraphFormat format = ParagraphFormat.of(pPr, styles, numbering);
+        lines.label(format.label());
+        runs(paragraph, format);
+        endLine(format);
+        flushHidden(format);
+        List<Element> anchored = List.copyOf(boxes);
+        boxes.clear();
+        for (Element box : anchored) {
+            walk(box, place == Place.BODY ? Place.TEXT_BOX : place);
+        }
+    }
+
+    private void endLine(ParagraphFormat format) {
+        lines.end(format.indent(), styles.name(format.style()), place, cell, format.centered());
+    }
+
+    private void flushHidden(ParagraphFormat format) {
+        if (!hidden.toString().isBlank()) {
+            lines.append(hidden.toString().strip(), Set.of(), "");
+            lines.end(format.indent(), styles.name(format.style()), Place.HIDDEN, cell, false);
+        }
+        hidden.setLength(0);
+    }
+
+    private void runs(Element parent, ParagraphFormat format) {
+        if (++depth > MAX_DEPTH) {
+            depth--;
+            return;
+        }
+        for (Element child : Xml.children(parent)) {
+            switch (child.getLocalName()) {
+                case "r" -> run(child, format);
+                case "oMath" -> lines.append("\\(" + OmmlToLatex.convert(child) + "\\)", Set.of(), "");
+                case "del", "moveFrom", "pPr", "sdtPr" -> {}
+                default -> runs(child, format);
+            }
+        }
+        depth--;
+    }
+
+    private void run(Element run, ParagraphFormat format) {
+        DocxStyles.RunFormat look = styles.format(format.style());
+        Optional<Element> rPr = Xml.child(run, "rPr");
+        String style = rPr.flatMap(r -> Xml.child(r, "rStyle"))
+                .map(e -> Xml.attribute(e, "val"))
+                .orElse("");
+        if (!style.isEmpty()) {
+            look = styles.formatOver(look, style);
+        }
+        DocxStyles.RunFormat shown = rPr.map(look::with).orElse(look);
+        for (Element child : Xml.children(run)) {
+            piece(child, shown, format);
+        }
+    }
+
+    private void piece(Element child, DocxStyles.RunFormat look, ParagraphFormat format) {
+        switch (child.getLocalName()) {
+            case "t" -> text(child.getTextContent(), look);
+            case "tab", "ptab" -> text("\t", look);
+            case "br", "cr" -> endLine(format);
+            case "noBreakHyphen" -> text("-", look);
+            case "sym" -> text(symbol(Xml.attribute(child, "char")), look);
+            case "fldChar" -> Xml.below(child, "checkBox").ifPresent(box -> text(checkBox(box), look));
+            case "AlternateContent" ->
+                Xml.child(child, "Choice")
+                        .ifPresent(choice -> Xml.children(choice).forEach(c -> piece(c, look, format)));
+            case "drawing", "pict", "object" -> drawing(child);
+            default -> {
+                // Instructions of fields, marks of notes, comments and page breaks print nothing here.
+            }
+        }
+    }
+
+    private void text(String text, DocxStyles.RunFormat look) {
+        if (look.hidden()) {
+            hidden.append(text);
+            return;
+        }
+        Set<Emphasis> emphasis = look.emphasis();
+        boolean ruled =
+                emphasis.contains(Emphasis.UNDERLINE) && text.isBlank() && (text.contains("\t") || text.length() >= 3);
+        lines.append(ruled ? UNDERLINED_BLANK : text.replace('\n', ' '), emphasis, look.color());
+    }
+
+    private void drawing(Element drawing) {
+        Optional<Element> box = Xml.below(drawing, "txbxContent");
+        if (box.isPresent()) {
+            boxes.add(box.get());
+            return;
+        }
+        figures.use(drawing).ifPresent(lines::figure);
+    }
+
+    /** Ticks and boxes of the symbol fonts; other symbols stay a bullet, so that a reader sees that something stood there. */
+    private static String symbol(String hex) {
+        try {
+            int code = Integer.parseInt(hex, 16);
+            return DocxNumbering.bullet(String.valueOf((char) (code < 0x100 ? code + 0xF000 : code)));
+        } catch (NumberFormatException damaged) {
+            // A symbol without a number prints nothing.
+            return "";
+        }
+    }
+
+    private static String checkBox(Element box) {
+        Optional<Element> state = Xml.child(box, "checked").or(() -> Xml.child(box, "default"));
+        boolean on = state.map(e -> !Xml.attribute(e, "val").equals("0")).orElse(false);
+        return on ? "\u2611" : "\u2610";
+    }
+
+    /** What a paragraph's properties and style say about its place and label. */
+    private record ParagraphFormat(String style, int indent, boolean centered, String label) {
+
+        static ParagraphFormat of(Optional<Element> pPr, DocxStyles styles, DocxNumbering numbering) {
+            String style = value(pPr, "pStyle").orElse("");
+            Optional<Element> numPr = pPr.flatMap(p -> Xml.child(p, "numPr"));
+            Optional<Element> inherited = styles.paragraphProperty(style, "numPr");
+            String list =
+                    value(numPr, "numId").or(() -> value(inherited, "numId")).orElse("0");
+            int level = value(numPr, "ilvl")
+                    .or(() -> value(inherited, "ilvl"))
+                    .map(ParagraphFormat::number)
+                    .orElseGet(() -> numbering.levelOfStyle(list, style));
+            boolean numbered = !list.equals("0");
+            String label = numbered ? numbering.next(list, level) : "";
+            Optional<Element> ind = pPr.flatMap(p -> Xml.child(p, "ind"))
+                    .or(() -> numbered ? numbering.indent(list, level) : Optional.empty())
+                    .or(() -> styles.paragraphProperty(style, "ind"));
+            boolean centered = value(pPr, "jc")
+                    .or(() -> styles.paragraphProperty(style, "jc").map(e -> Xml.attribute(e, "val")))
+                    .filter("center"::equals)
+                    .isPresent();
+            return new ParagraphFormat(style, ind.map(ParagraphFormat::indent).orElse(0), centered, label);
+        }
+
+        private static Optional<String> value(Optional<Element> parent, String name) {
+            return parent.flatMap(p -> Xml.child(p, name)).map(e -> Xml.attribute(e, "val"));
+        }
+
+        private static int indent(Element ind) {
+            String left =
+                    Xml.attribute(ind, "left").isEmpty() ? Xml.attribute(ind, "start") : Xml.attribute(ind, "left");
+            return number(left) - number(Xml.attribute(ind, "hanging")) + number(Xml.attribute(ind, "firstLine"));
+        }
+
+        private static int number(String text) {
+            try {
+                return text.isEmpty() ? 0 : Integer.parseInt(text);
+            } catch (NumberFormatException damaged) {
+                // Lengths with units of the strict form only shift the indent's guess.
+                return 0;
+            }
+        }
+    }
+}

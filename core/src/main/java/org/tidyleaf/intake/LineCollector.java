@@ -1,0 +1,77 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.tidyleaf.source.Cell;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Layout;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Place;
+import org.tidyleaf.source.Span;
+
+/** Gathers the lines of one document while a format walks through it, and numbers them. One per call, not shared. */
+final class LineCollector {
+    private final List<Line> lines = new ArrayList<>();
+    private final StringBuilder text = new StringBuilder();
+    private final List<Span> spans = new ArrayList<>();
+    private int labelEnd;
+    private int emptyBefore;
+
+    /** Begins a line with the label that the word processor prints, which may be empty. */
+    void label(String label) {
+        if (!label.isEmpty()) {
+            text.append(label).append(' ');
+            labelEnd = text.length();
+        }
+    }
+
+    void append(String part, Set<Emphasis> emphasis, String color) {
+        int from = text.length();
+        text.append(part);
+        if (!emphasis.isEmpty() && !part.isEmpty()) {
+            spans.add(new Span(from, text.length(), emphasis, color, ""));
+        }
+    }
+
+    void figure(String id) {
+        int from = text.length();
+        text.append(Line.FIGURE);
+        spans.add(new Span(from, text.length(), Set.of(), "", id));
+    }
+
+    /** Ends the line; an empty one is not kept but counted as space before the next. */
+    void end(int indent, String style, Place place, Optional<Cell> cell, boolean centered) {
+        int length = text.length();
+        while (length > labelEnd && Character.isWhitespace(text.charAt(length - 1))) {
+            length--;
+        }
+        text.setLength(length);
+        if (text.toString().isBlank()) {
+            emptyBefore++;
+        } else {
+            Layout layout = new Layout(indent, emptyBefore, style, place, cell, centered);
+            lines.add(new Line(lines.size() + 1, text.toString(), labelEnd, cut(length), layout));
+            emptyBefore = 0;
+        }
+        text.setLength(0);
+        spans.clear();
+        labelEnd = 0;
+    }
+
+    private List<Span> cut(int length) {
+        List<Span> kept = new ArrayList<>();
+        for (Span span : spans) {
+            if (span.from() < length) {
+                kept.add(new Span(
+                        span.from(), Math.min(length, span.to()), span.emphasis(), span.color(), span.figure()));
+            }
+        }
+        return kept;
+    }
+
+    List<Line> lines() {
+        return lines;
+    }
+}

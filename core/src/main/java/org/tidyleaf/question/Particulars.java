@@ -1,0 +1,35 @@
+package org.tidyleaf.question;
+
+import java.math.BigDecimal;
+import java.util.Optional;
+
+/**
+ * What every question has, whatever its type.
+ *
+ * @param id stable over readings: named after the place of its stem in the source
+ * @param number the printed number without its punctuation, or empty
+ * @param stem what is asked, with its gaps and pictures
+ * @param points exact; empty where nobody has said
+ * @param section index into the quiz's sections, or -1
+ * @param stimulus index into the quiz's stimuli, or -1
+ * @param feedback shown after marking, may be empty
+ * @param hint may be empty
+ */
+public record Particulars(
+        String id,
+        String number,
+        Prose stem,
+        Optional<BigDecimal> points,
+        int section,
+        int stimulus,
+        Prose feedback,
+        Prose hint) {
+
+    public Particulars withStem(Prose other) {
+        return new Particulars(id, number, other, points, section, stimulus, feedback, hint);
+    }
+
+    public Particulars withPoints(Optional<BigDecimal> other) {
+        return new Particulars(id, number, stem, other, section, stimulus, feedback, hint);
+    }
+}

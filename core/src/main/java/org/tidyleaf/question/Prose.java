@@ -1,0 +1,98 @@
+package org.tidyleaf.question;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonIgnore;
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Written content as a list of its parts, never as markup: renderers turn it into pages and files. May be empty. */
+public record Prose(@JsonValue List<Inline> parts) {
+
+    public static final Prose EMPTY = new Prose(List.of());
+
+    private static final Pattern WRITTEN = Pattern.compile("\\\\\\((.+?)\\\\\\)|\\[\\[(\\d{1,3})]]|\n");
+
+    @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+    public Prose {
+        parts = List.copyOf(parts);
+    }
+
+    public static Prose of(String text) {
+        return text.isEmpty() ? EMPTY : new Prose(List.of(new Inline.Text(text, Set.of())));
+    }
+
+    /**
+     * Reads what a teacher types: {@code \(x^2\)} is a formula, {@code [[1]]} a gap, a line end a break. Example: {@code
+     * Prose.written("Bees have [[1]] legs.")}.
+     */
+    public static Prose written(String text) {
+        List<Inline> parts = new ArrayList<>();
+        Matcher matcher = WRITTEN.matcher(text);
+        int at = 0;
+        while (matcher.find()) {
+            addText(parts, text.substring(at, matcher.start()));
+            if (matcher.group(1) != null) {
+                parts.add(new Inline.Formula(matcher.group(1)));
+            } else if (matcher.group(2) != null) {
+                parts.add(new Inline.Gap(Integer.parseInt(matcher.group(2))));
+            } else {
+                parts.add(new Inline.Break());
+            }
+            at = matcher.end();
+        }
+        addText(parts, text.substring(at));
+        return new Prose(parts);
+    }
+
+    private static void addText(List<Inline> parts, String text) {
+        if (!text.isEmpty()) {
+            parts.add(new Inline.Text(text, Set.of()));
+        }
+    }
+
+    /** All parts in their plain form, joined, with single spaces. */
+    public String plain() {
+        return parts.stream()
+                .map(Inline::plain)
+                .collect(Collectors.joining())
+                .replaceAll("\\s+", " ")
+                .strip();
+    }
+
+    /** What a teacher would type to get this prose; breaks are line ends, pictures stand apart and are not in it. */
+    public String typed() {
+        return parts.stream()
+                .map(part -> part instanceof Inline.Break ? "\n" : part.plain())
+                .collect(Collectors.joining())
+                .strip();
+    }
+
+    @JsonIgnore
+    public boolean isEmpty() {
+        return parts.isEmpty();
+    }
+
+    /** The pictures in it, in order. */
+    public List<Inline.Picture> pictures() {
+        return parts.stream()
+                .filter(Inline.Picture.class::isInstance)
+                .map(Inline.Picture.class::cast)
+                .toList();
+    }
+
+    public int gapCount() {
+        return (int) parts.stream().filter(Inline.Gap.class::isInstance).count();
+    }
+
+    /** This prose with the other's parts behind its own. */
+    public Prose plus(List<? extends Inline> others) {
+        List<Inline> all = new ArrayList<>(parts);
+        all.addAll(others);
+        return new Prose(all);
+    }
+}

@@ -1,0 +1,47 @@
+package org.tidyleaf.question;
+
+import com.fasterxml.jackson.annotation.JsonIgnore;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+
+/** A question of one of the types that can be asked on a screen. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = SingleChoice.class, name = "single-choice"),
+    @JsonSubTypes.Type(value = MultipleChoice.class, name = "multiple-choice"),
+    @JsonSubTypes.Type(value = TrueFalse.class, name = "true-false"),
+    @JsonSubTypes.Type(value = TextEntry.class, name = "text-entry"),
+    @JsonSubTypes.Type(value = NumericEntry.class, name = "numeric-entry"),
+    @JsonSubTypes.Type(value = ExtendedText.class, name = "extended-text")
+})
+public sealed interface Question permits ChoiceQuestion, TextEntry, NumericEntry, ExtendedText {
+
+    Particulars particulars();
+
+    Question withParticulars(Particulars particulars);
+
+    /** Calls the method for this question's type. */
+    <R> R match(Cases<R> cases);
+
+    /** Whether its answers can be marked as it stands; a question for a person to mark always can. */
+    @JsonIgnore
+    boolean isKeyed();
+
+    @JsonIgnore
+    QuestionType type();
+
+    default String id() {
+        return particulars().id();
+    }
+
+    /** What another package does for each type; a new type adds a method here and so can't be forgotten anywhere. */
+    interface Cases<R> {
+        R choice(ChoiceQuestion question);
+
+        R textEntry(TextEntry question);
+
+        R numericEntry(NumericEntry question);
+
+        R extendedText(ExtendedText question);
+    }
+}

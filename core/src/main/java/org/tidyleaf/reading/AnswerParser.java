@@ -1,0 +1,110 @@
+package org.tidyleaf.reading;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Understands what an answer line says: letters, the words of options, true or false. */
+final class AnswerParser {
+
+    private static final Pattern ONE = Pattern.compile("[(\\[]?\\b([A-Za-z]|\\d{1,2})\\b[)\\].:]?");
+    private static final Pattern LETTERS = Vocabulary.pattern("\\s*[(\\[]?([A-Z]|\\d{1,2})[)\\].:]?(?:\\s*(?:[,;/&+]|"
+            + Vocabulary.ALL.either("and") + "|\\s)\\s*[(\\[]?(?:[A-Z]|\\d{1,2})[)\\].:]?)*\\s*\\.?\\s*");
+    private static final Pattern LETTER_AND_TEXT = Pattern.compile("\\s*[(\\[]?([A-Za-z])[).\\]:-]\\s*(.+)");
+
+    private AnswerParser() {}
+
+    /**
+     * The 0-based places of the options that the text names, by letter or by their words; empty if it names none.
+     *
+     * @param labels printed letters in order, empty ones where bare
+     * @param texts the options' plain texts in the same order
+     */
+    static Set<Integer> options(String answer, List<String> labels, List<String> texts) {
+        Set<Integer> byText = byText(answer, texts);
+        if (!byText.isEmpty()) {
+            return byText;
+        }
+        if (LETTERS.matcher(answer).matches()) {
+            return byLetters(answer, labels);
+        }
+        Matcher both = LETTER_AND_TEXT.matcher(answer);
+        if (both.matches()) {
+            return byLetters(both.group(1), labels);
+        }
+        return bySeveralTexts(answer, texts);
+    }
+
+    private static Set<Integer> byText(String answer, List<String> texts) {
+        Set<Integer> found = new TreeSet<>();
+        for (int i = 0; i < texts.size(); i++) {
+            if (bare(texts.get(i)).equals(bare(answer))) {
+                found.add(i);
+            }
+        }
+        return found.size() == 1 ? found : Set.of();
+    }
+
+    private static Set<Integer> bySeveralTexts(String answer, List<String> texts) {
+        Set<Integer> found = new TreeSet<>();
+        String[] parts = answer.split("\\s*[,;]\\s*|\\s+(?:" + Vocabulary.ALL.either("and") + ")\\s+");
+        for (String part : parts) {
+            Set<Integer> one = byText(part, texts);
+            if (one.isEmpty()) {
+                return Set.of();
+            }
+            found.addAll(one);
+        }
+        return found;
+    }
+
+    private static Set<Integer> byLetters(String answer, List<String> labels) {
+        Set<Integer> found = new TreeSet<>();
+        Matcher matcher = ONE.matcher(answer);
+        while (matcher.find()) {
+            String letter = matcher.group(1).toLowerCase(Locale.ROOT);
+            int place = place(letter, labels);
+            if (place >= 0) {
+                found.add(place);
+            } else if (!Vocabulary.ALL.has("and", letter)) {
+                return Set.of();
+            }
+        }
+        return found;
+    }
+
+    private static int place(String letter, List<String> labels) {
+        for (int i = 0; i < labels.size(); i++) {
+            if (labels.get(i).toLowerCase(Locale.ROOT).equals(letter)) {
+                return i;
+            }
+        }
+        boolean bareOptions = labels.stream().allMatch(String::isEmpty);
+        int ordinal = letter.charAt(0) - 'a';
+        return bareOptions && letter.length() == 1 && ordinal >= 0 && ordinal < labels.size() ? ordinal : -1;
+    }
+
+    /** 0 for true, 1 for false. */
+    static Optional<Integer> judgement(String answer) {
+        String bare = bare(answer);
+        for (String[] pair : Vocabulary.ALL.pairs()) {
+            if (bare.equals(pair[0]) || bare.equals(pair[1])) {
+                return Optional.of(bare.equals(pair[0]) ? 0 : 1);
+            }
+        }
+        if (Vocabulary.ALL.has("true", bare)) {
+            return Optional.of(0);
+        }
+        return Vocabulary.ALL.has("false", bare) ? Optional.of(1) : Optional.empty();
+    }
+
+    static String bare(String text) {
+        return text.toLowerCase(Locale.ROOT)
+                .replaceAll("[\\s\\p{Punct}\u2019\u2018\u201c\u201d]+", " ")
+                .strip();
+    }
+}

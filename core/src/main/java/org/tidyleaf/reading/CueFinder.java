@@ -1,0 +1,188 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Announces;
+import org.tidyleaf.reading.Cues.Lead;
+import org.tidyleaf.reading.Cues.Sign;
+import org.tidyleaf.reading.Cues.Trait;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Place;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+
+/** Looks at each piece by itself and notes what can be seen, without deciding what it is. */
+final class CueFinder {
+
+    /** Headings, labels and page furniture are shorter than this. */
+    private static final int SHORT = 70;
+
+    /** Passages and explanations are longer than this. */
+    private static final int LONG = 220;
+
+    private static final Vocabulary WORDS = Vocabulary.ALL;
+    private static final String DELIMITER = "\\s*(?:[:=]|\\.(?=\\s)|\\s[-\u2013](?=\\s))\\s*";
+
+    private static final Pattern SIGN_BEFORE =
+            Pattern.compile("(?:\\*{1,2}(?=\\s?[(\\[]?[A-Za-z0-9])|[\u2713\u2714\u2611\u2192\u2605\u2606\u25ba])\\s*");
+    private static final Pattern SIGN_AFTER =
+            Vocabulary.pattern("\\s*(?:\\*{1,2}|[\u2713\u2714\u2611\u2605]|<-+|\u2190|[(\\[]\\s*(?:"
+                    + WORDS.either("correct", "answer") + "|x|\u2713|\u2714|\\*)\\s*[)\\]])\\s*$");
+    private static final Pattern FILL_IN =
+            Vocabulary.pattern("\\b" + WORDS.either("fill") + "\\b[^_.\u2026]{0,14}(?:_{3,}|\\.{5,}|\u2026{2,})");
+    private static final Pattern FILL_IN_BARE =
+            Vocabulary.pattern("(?:" + WORDS.either("fill") + "\\s*:\\s*(?:/\\s*\\d+)?\\s*){1,6}");
+    private static final Pattern RULE = Pattern.compile(
+            "[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}.{0,40}?[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}|[~=*\\-\u2013\u2014#|+]{2,}");
+    private static final Pattern WRITING = Pattern.compile("(?:[_.\u2026]{3,}\\s*)+");
+    private static final Pattern GAP = Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[\\s{2,}]|\\(\\s{2,}\\)");
+    private static final Pattern SECTION = Vocabulary.pattern(
+            WORDS.either("section") + "\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
+    private static final Pattern INSTRUCTION =
+            Vocabulary.pattern("(?:.{0,60}[.!:(]\\s*)?" + WORDS.either("instruction") + "\\b.*");
+    private static final Pattern PASSAGE = Vocabulary.pattern(".{0,40}?\\b" + WORDS.either("passage") + "\\b.*");
+    private static final Pattern RANGE =
+            Vocabulary.pattern(".*?\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + WORDS.either("to") + ")\\s*(\\d{1,3})\\b.*");
+    private static final Pattern END = Vocabulary.pattern("\\W{0,8}" + WORDS.either("end") + "\\b.*");
+    private static final Pattern LEAD =
+            Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "model", "feedback", "hint", "label") + ")"
+                    + "(?:\\s*\\([^)]{1,12}\\))?" + DELIMITER);
+
+    private CueFinder() {}
+
+    static List<Cues> find(Source source, List<Piece> pieces) {
+        List<Cues> all = new ArrayList<>(pieces.size());
+        for (Piece piece : pieces) {
+            all.add(find(source.line(piece.segment().line()), piece));
+        }
+        return all;
+    }
+
+    private static Cues find(Line line, Piece piece) {
+        Segment segment = piece.segment();
+        String text = line.text().substring(segment.from(), segment.to()).strip();
+        Optional<Sign> before = signBefore(line, segment);
+        int labelAt = skipBlank(line.text(), before.map(Sign::to).orElse(segment.from()), segment.to());
+        List<Label> labels = LabelFinder.find(line.text(), labelAt, segment.to());
+        Optional<Sign> sign =
+                before.or(() -> signBehindLabel(line, segment, labels)).or(() -> signAfter(line, segment));
+        return new Cues(piece, line, text, labels, sign, lead(line, segment), traits(line, segment, text));
+    }
+
+    private static int skipBlank(String text, int from, int to) {
+        int at = from;
+        while (at < to && Character.isWhitespace(text.charAt(at))) {
+            at++;
+        }
+        return at;
+    }
+
+    private static Optional<Sign> signBefore(Line line, Segment segment) {
+        Matcher matcher = SIGN_BEFORE.matcher(line.text()).region(segment.from(), segment.to());
+        return matcher.lookingAt() ? Optional.of(new Sign(segment.from(), matcher.end())) : Optional.empty();
+    }
+
+    /** Automatic letters stand before anything typed, so a typed star comes behind them. */
+    private static Optional<Sign> signBehindLabel(Line line, Segment segment, List<Label> labels) {
+        if (labels.isEmpty() || line.labelEnd() == 0) {
+            return Optional.empty();
+        }
+        Matcher matcher = SIGN_BEFORE.matcher(line.text()).region(line.labelEnd(), segment.to());
+        return matcher.lookingAt() ? Optional.of(new Sign(line.labelEnd(), matcher.end())) : Optional.empty();
+    }
+
+    private static Optional<Sign> signAfter(Line line, Segment segment) {
+        Matcher matcher = SIGN_AFTER.matcher(line.text()).region(segment.from(), segment.to());
+        return matcher.find() && matcher.start() > segment.from()
+                ? Optional.of(new Sign(matcher.start(), segment.to()))
+                : Optional.empty();
+    }
+
+    private static Optional<Lead> lead(Line line, Segment segment) {
+        int from = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
+        Matcher matcher = LEAD.matcher(line.text()).region(from, segment.to());
+        if (!matcher.lookingAt()) {
+            return Optional.empty();
+        }
+        String word = matcher.group(1);
+        Announces announces = WORDS.has("model", word)
+                ? Announces.MODEL
+                : WORDS.has("answer", word)
+                        ? Announces.KEY
+                        : WORDS.has("hint", word)
+                                ? Announces.HINT
+                                : WORDS.has("feedback", word) ? Announces.FEEDBACK : Announces.LABEL;
+        return Optional.of(new Lead(announces, matcher.end()));
+    }
+
+    private static Set<Trait> traits(Line line, Segment segment, String text) {
+        Set<Trait> traits = EnumSet.noneOf(Trait.class);
+        words(text, traits);
+        form(line, segment, text, traits);
+        return traits;
+    }
+
+    private static void words(String text, Set<Trait> traits) {
+        add(
+                traits,
+                Trait.FILL_IN,
+                FILL_IN.matcher(text).find() || FILL_IN_BARE.matcher(text).matches());
+        add(traits, Trait.RULE, RULE.matcher(text).matches());
+        add(traits, Trait.WRITING_LINE, WRITING.matcher(text).matches());
+        add(
+                traits,
+                Trait.SECTION_WORD,
+                text.length() < SHORT * 2 && SECTION.matcher(text).matches());
+        add(traits, Trait.INSTRUCTION_WORD, INSTRUCTION.matcher(text).matches());
+        add(traits, Trait.RANGE, RANGE.matcher(text).matches());
+        add(traits, Trait.PASSAGE_WORD, PASSAGE.matcher(text).matches());
+        add(traits, Trait.POINTS_ONLY, PointsFinder.isPointsOnly(text));
+        add(traits, Trait.POINTS_EACH, PointsFinder.each(text).isPresent());
+        add(traits, Trait.END_WORD, text.length() < SHORT && END.matcher(text).matches());
+        add(traits, Trait.JUDGEMENT_WORD, isJudgement(text));
+        add(traits, Trait.QUESTION_MARK, text.endsWith("?"));
+        add(traits, Trait.COLON, text.endsWith(":"));
+        add(traits, Trait.GAP, GAP.matcher(text).find());
+    }
+
+    private static boolean isJudgement(String text) {
+        String bare = text.replaceAll("[^\\p{L} ]", "").strip().toLowerCase(Locale.ROOT);
+        return WORDS.pairs().stream().anyMatch(pair -> pair[0].equals(bare) || pair[1].equals(bare));
+    }
+
+    private static void form(Line line, Segment segment, String text, Set<Trait> traits) {
+        int from = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
+        add(traits, Trait.BOLD, line.isMostly(Emphasis.BOLD, from, segment.to()));
+        add(traits, Trait.ITALIC, line.isMostly(Emphasis.ITALIC, from, segment.to()));
+        add(traits, Trait.HEADING, line.layout().isHeading());
+        add(traits, Trait.CENTERED, line.layout().centered());
+        add(
+                traits,
+                Trait.OFF_BODY,
+                line.layout().place() != Place.BODY && line.layout().place() != Place.TEXT_BOX);
+        add(traits, Trait.CAPITALS, isCapitals(text));
+        add(traits, Trait.STARTS_LOWER, !text.isEmpty() && Character.isLowerCase(text.charAt(0)));
+        add(traits, Trait.ENDS_SENTENCE, text.matches("(?s).*[.!?:;][\"'\u201d\u2019)\\]]?"));
+        add(traits, Trait.FIGURE_ONLY, text.chars().allMatch(c -> c == Line.FIGURE || Character.isWhitespace(c)));
+        add(traits, Trait.SHORT, text.length() < SHORT);
+        add(traits, Trait.LONG, text.length() > LONG);
+    }
+
+    private static boolean isCapitals(String text) {
+        long letters = text.chars().filter(Character::isLetter).count();
+        return letters >= 5 && text.chars().noneMatch(Character::isLowerCase);
+    }
+
+    private static void add(Set<Trait> traits, Trait trait, boolean present) {
+        if (present) {
+            traits.add(trait);
+        }
+    }
+}

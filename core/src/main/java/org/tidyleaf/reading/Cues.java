@@ -1,0 +1,101 @@
+package org.tidyleaf.reading;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.tidyleaf.source.Line;
+
+/**
+ * Facts about one piece, deciding nothing.
+ *
+ * @param text the piece's text, trimmed
+ * @param labels every way to understand its beginning, behind a sign if there is one
+ * @param sign where a key's sign was found, if any
+ * @param lead what its first word announces, if anything
+ * @param traits everything that is either so or not
+ */
+record Cues(
+        Piece piece,
+        Line line,
+        String text,
+        List<Label> labels,
+        Optional<Sign> sign,
+        Optional<Lead> lead,
+        Set<Trait> traits) {
+
+    /** A star, tick or word that marks an option as right; both places in the line, the sign itself lies between. */
+    record Sign(int from, int to) {}
+
+    /** An announcing word like "Answer:"; {@code end} is where the announced text begins in the line. */
+    record Lead(Announces announces, int end) {}
+
+    enum Announces {
+        KEY,
+        MODEL,
+        FEEDBACK,
+        HINT,
+        LABEL
+    }
+
+    enum Trait {
+        /** "Name ______ Date ______". */
+        FILL_IN,
+        /** Nothing but a rule or ornament. */
+        RULE,
+        /** A rule of underscores or dots, to write on. */
+        WRITING_LINE,
+        SECTION_WORD,
+        INSTRUCTION_WORD,
+        PASSAGE_WORD,
+        RANGE,
+        POINTS_ONLY,
+        POINTS_EACH,
+        END_WORD,
+        JUDGEMENT_WORD,
+        QUESTION_MARK,
+        COLON,
+        GAP,
+        BOLD,
+        ITALIC,
+        HEADING,
+        CAPITALS,
+        CENTERED,
+        STARTS_LOWER,
+        ENDS_SENTENCE,
+        FIGURE_ONLY,
+        OFF_BODY,
+        SHORT,
+        LONG
+    }
+
+    boolean is(Trait trait) {
+        return traits.contains(trait);
+    }
+
+    boolean announces(Announces what) {
+        return lead.filter(l -> l.announces() == what).isPresent();
+    }
+
+    int spaceBefore() {
+        return piece.first() ? line.layout().spaceBefore() : 0;
+    }
+
+    /** Where the text behind the label, or behind the sign, begins in the line. */
+    int contentStart(Optional<Label> label) {
+        if (label.isPresent()) {
+            return label.get().end();
+        }
+        int start = sign.filter(s -> s.from() == piece.segment().from())
+                .map(Sign::to)
+                .orElse(piece.segment().from());
+        return Math.min(start, piece.segment().to());
+    }
+
+    /** Where the text before a sign at the end stops in the line. */
+    int contentEnd() {
+        int start = piece.segment().from();
+        return sign.filter(s -> s.from() > start)
+                .map(Sign::from)
+                .orElse(piece.segment().to());
+    }
+}

@@ -1,0 +1,65 @@
+package org.tidyleaf.reading;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.source.Segment;
+
+/** A question while its lines are gathered. Private to one reading, filled by {@link DraftMaker} alone. */
+final class Draft {
+    final String id;
+    final String number;
+    final int section;
+    final List<Cues> cues = new ArrayList<>();
+    final List<Segment> stem = new ArrayList<>();
+    final List<OptionDraft> options = new ArrayList<>();
+    final List<Announced> keys = new ArrayList<>();
+    final List<Announced> models = new ArrayList<>();
+    final List<Announced> feedback = new ArrayList<>();
+    final List<Announced> hints = new ArrayList<>();
+    final List<Inline.Picture> pictures = new ArrayList<>();
+    Optional<Announced> marginKey = Optional.empty();
+    Optional<BigDecimal> points = Optional.empty();
+    /** The words of a "True / False" printed behind the stem; empty where there is none. */
+    List<String> judgement = List.of();
+
+    int stimulus = -1;
+    int writingLines;
+    boolean inSequence;
+    double doubt;
+
+    Draft(String id, String number, int section) {
+        this.id = id;
+        this.number = number;
+        this.section = section;
+    }
+
+    int firstLine() {
+        return cues.get(0).line().number();
+    }
+
+    /** One option with the places it stands at and what was printed as its letter. */
+    static final class OptionDraft {
+        final String label;
+        final boolean signed;
+        final List<Segment> segments = new ArrayList<>();
+        final List<Announced> feedback = new ArrayList<>();
+
+        OptionDraft(String label, boolean signed) {
+            this.label = label;
+            this.signed = signed;
+        }
+    }
+
+    /** Text behind an announcing word, with its place. */
+    record Announced(String text, Segment segment) {}
+
+    /** All of it in one prose. */
+    static Prose join(List<Announced> parts) {
+        return Prose.of(
+                String.join(" ", parts.stream().map(part -> part.text().strip()).toList()));
+    }
+}

@@ -1,0 +1,340 @@
+package org.tidyleaf.reading;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Section;
+import org.tidyleaf.question.Stimulus;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+import org.tidyleaf.source.Span;
+
+/** Roles to questions without their keys: walks the pieces once and hands each to the question it belongs to. */
+final class DraftMaker {
+
+    private static final Pattern RANGE = Vocabulary.pattern(
+            "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
+    private static final List<Pattern> JUDGEMENTS = Vocabulary.ALL.pairs().stream()
+            .map(pair -> Vocabulary.pattern("\\s*[(\\[]?\\s*(" + Pattern.quote(pair[0]) + ")\\s*(?:/|\\||"
+                    + Vocabulary.ALL.either("and") + ")?\\s*(" + Pattern.quote(pair[1]) + ")\\s*[)\\]]?\\s*$"))
+            .toList();
+
+    private final Source source;
+    private final List<Assigned> roles;
+    private final Habits habits;
+    private final Lessons lessons;
+    private final ProseMaker prose;
+
+    private final List<Draft> questions = new ArrayList<>();
+    private final List<Section> sections = new ArrayList<>();
+    private final List<PassageDraft> passages = new ArrayList<>();
+    private final List<Inline.Picture> waiting = new ArrayList<>();
+    private final int[] owners;
+    private String title = "";
+    private Optional<BigDecimal> pointsEach = Optional.empty();
+    private Optional<Draft> open = Optional.empty();
+
+    private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons) {
+        this.source = source;
+        this.roles = roles;
+        this.habits = habits;
+        this.lessons = lessons;
+        this.prose = new ProseMaker(source);
+        this.owners = new int[roles.size()];
+    }
+
+    static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons) {
+        return new DraftMaker(source, roles, habits, lessons).run();
+    }
+
+    /** A passage and the printed numbers it is for; without numbers it is for all questions up to the next section. */
+    private record PassageDraft(List<Segment> segments, Optional<int[]> range, int section) {}
+
+    private Drafts run() {
+        for (int i = 0; i < roles.size(); i++) {
+            take(i, roles.get(i));
+        }
+        linkPassages();
+        List<Stimulus> stimuli = passages.stream()
+                .map(p -> new Stimulus(prose.text(p.segments())))
+                .toList();
+        return new Drafts(title, List.copyOf(sections), stimuli, List.copyOf(questions), owners);
+    }
+
+    private void take(int index, Assigned piece) {
+        Cues cues = piece.cues();
+        Step step = piece.step();
+        switch (step.role()) {
+            case TITLE -> title = cues.text();
+            case SECTION -> section(cues);
+            case INSTRUCTION -> instruction(cues);
+            case STIMULUS -> passage(cues, step.more());
+            case STEM -> stem(index, piece);
+            case FIGURE -> figure(index, piece);
+            case ASIDE -> aside(cues);
+            default -> open.ifPresent(draft -> partOf(draft, index, piece));
+        }
+    }
+
+    private void section(Cues cues) {
+        open = Optional.empty();
+        Optional<PointsFinder.Found> each = PointsFinder.each(cues.text());
+        pointsEach = each.map(PointsFinder.Found::points);
+        String text = each.map(found ->
+                        cues.text().substring(0, found.from()) + cues.text().substring(found.to()))
+                .orElse(cues.text());
+        sections.add(new Section(text.strip(), Prose.EMPTY));
+    }
+
+    private void instruction(Cues cues) {
+        open = Optional.empty();
+        PointsFinder.each(cues.text()).ifPresent(found -> pointsEach = Optional.of(found.points()));
+        if (!sections.isEmpty()) {
+            Section section = sections.remove(sections.size() - 1);
+            List<Inline> parts = new ArrayList<>(section.instructions().parts());
+            if (!parts.isEmpty()) {
+                parts.add(new Inline.Break());
+            }
+            parts.addAll(prose.text(List.of(cues.piece().segment())).parts());
+            sections.add(new Section(section.title(), new Prose(parts)));
+        }
+    }
+
+    private void passage(Cues cues, boolean more) {
+        open = Optional.empty();
+        if (more && !passages.isEmpty()) {
+            passages.get(passages.size() - 1).segments().add(cues.piece().segment());
+            return;
+        }
+        Matcher matcher = RANGE.matcher(cues.text());
+        Optional<int[]> range = matcher.find()
+                ? Optional.of(new int[] {Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))})
+                : Optional.empty();
+        passages.add(new PassageDraft(new ArrayList<>(List.of(cues.piece().segment())), range, sections.size() - 1));
+    }
+
+    private void stem(int index, Assigned piece) {
+        Cues cues = piece.cues();
+        if (!piece.step().more() || open.isEmpty()) {
+            begin(index, cues);
+        }
+        Draft draft = open.orElseThrow();
+        join(draft, index, piece);
+        Optional<Label> label = piece.step().more() ? Optional.empty() : stemLabel(cues);
+        int from = cues.contentStart(label);
+        if (label.isPresent() && habits.marginKey()) {
+            Optional<MatchResult> margin = HabitFinder.marginKey(cues, label.get());
+            from = margin.map(MatchResult::end).orElse(from);
+            draft.marginKey =
+                    margin.map(m -> new Draft.Announced(m.group(1), cues.piece().segment()));
+        }
+        addStem(
+                draft,
+                new Segment(cues.line().number(), from, cues.piece().segment().to()));
+    }
+
+    private Optional<Label> stemLabel(Cues cues) {
+        return habits.stemLabel(cues)
+                .or(() -> cues.labels().stream()
+                        .filter(label -> label.kind() == Label.Kind.NUMBER)
+                        .findFirst());
+    }
+
+    private void begin(int index, Cues cues) {
+        int from = cues.piece().segment().from();
+        String id = "q" + cues.line().number() + (from == 0 ? "" : "-" + from);
+        String number = stemLabel(cues).map(Label::printed).orElse("");
+        Draft draft = new Draft(id, number, sections.size() - 1);
+        draft.points = pointsEach;
+        draft.inSequence = habits.chained().contains(index);
+        draft.pictures.addAll(waiting);
+        waiting.clear();
+        questions.add(draft);
+        open = Optional.of(draft);
+    }
+
+    private void join(Draft draft, int index, Assigned piece) {
+        draft.cues.add(piece.cues());
+        draft.doubt = Math.max(draft.doubt, piece.doubt());
+        owners[index] = questions.size();
+    }
+
+    /** Cuts points and a printed "True / False" off the end, then keeps the rest. */
+    private void addStem(Draft draft, Segment whole) {
+        Segment rest = whole;
+        for (int round = 0; round < 2; round++) {
+            rest = withoutPoints(draft, rest);
+            rest = withoutJudgement(draft, rest);
+        }
+        if (!source.text(rest).isBlank()) {
+            draft.stem.add(rest);
+        }
+    }
+
+    private Segment withoutPoints(Draft draft, Segment segment) {
+        Optional<PointsFinder.Found> found = PointsFinder.beside(source.text(segment));
+        found.ifPresent(points -> draft.points = Optional.of(points.points()));
+        return found.map(points -> points.from() == 0
+                        ? new Segment(segment.line(), segment.from() + points.to(), segment.to())
+                        : new Segment(segment.line(), segment.from(), segment.from() + points.from()))
+                .orElse(segment);
+    }
+
+    private Segment withoutJudgement(Draft draft, Segment segment) {
+        for (Pattern pattern : JUDGEMENTS) {
+            Matcher matcher = pattern.matcher(source.text(segment));
+            if (matcher.find() && matcher.start() > 0) {
+                draft.judgement = List.of(matcher.group(1), matcher.group(2));
+                return new Segment(segment.line(), segment.from(), segment.from() + matcher.start());
+            }
+        }
+        return segment;
+    }
+
+    private void figure(int index, Assigned piece) {
+        List<Inline.Picture> pictures = new ArrayList<>();
+        for (Span span : piece.cues().line().spans()) {
+            if (!span.figure().isEmpty()) {
+                pictures.addAll(
+                        prose.text(List.of(new Segment(piece.cues().line().number(), span.from(), span.to())))
+                                .pictures());
+            }
+        }
+        // Below all options of one question a picture stands above the next.
+        boolean next = open.isEmpty() || open.get().options.size() > 1 && stemFollows(index);
+        if (next) {
+            waiting.addAll(pictures);
+            owners[index] = questions.size() + 1;
+        } else {
+            open.get().pictures.addAll(pictures);
+            join(open.get(), index, piece);
+        }
+    }
+
+    private boolean stemFollows(int index) {
+        for (int i = index + 1; i < roles.size(); i++) {
+            Role role = roles.get(i).step().role();
+            if (role != Role.ASIDE && role != Role.FIGURE) {
+                return role == Role.STEM;
+            }
+        }
+        return false;
+    }
+
+    private void aside(Cues cues) {
+        if (cues.is(Cues.Trait.WRITING_LINE)) {
+            open.ifPresent(draft -> draft.writingLines++);
+        }
+    }
+
+    private void partOf(Draft draft, int index, Assigned piece) {
+        Cues cues = piece.cues();
+        join(draft, index, piece);
+        switch (piece.step().role()) {
+            case OPTION -> option(draft, piece);
+            case POINTS -> draft.points = PointsFinder.only(cues.text()).or(() -> draft.points);
+            case FEEDBACK -> {
+                boolean ofOption = !draft.options.isEmpty() && optionFollows(index);
+                (ofOption ? draft.options.get(draft.options.size() - 1).feedback : draft.feedback)
+                        .add(announced(cues, piece.step()));
+            }
+            case HINT -> draft.hints.add(announced(cues, piece.step()));
+            default ->
+                (cues.announces(Cues.Announces.MODEL) ? draft.models : draft.keys).add(announced(cues, piece.step()));
+        }
+    }
+
+    /** Feedback between two options, or below each of them, is for the option above it. */
+    private boolean optionFollows(int index) {
+        int at = index;
+        while (at + 1 < roles.size() && roles.get(at + 1).step().role() == Role.FEEDBACK) {
+            at++;
+        }
+        boolean behind = at + 1 < roles.size()
+                && roles.get(at + 1).step().role() == Role.OPTION
+                && !roles.get(at + 1).step().more();
+        return behind
+                || open.map(d -> d.options.stream().anyMatch(o -> !o.feedback.isEmpty()))
+                                .orElse(false)
+                        && roles.get(index - 1).step().role() == Role.OPTION;
+    }
+
+    private Draft.Announced announced(Cues cues, Step step) {
+        int from = cues.lead()
+                .map(Cues.Lead::end)
+                .or(() -> lessons.announcedText(cues, step.role()))
+                .orElse(cues.piece().segment().from());
+        Segment segment =
+                new Segment(cues.line().number(), from, cues.piece().segment().to());
+        return new Draft.Announced(source.text(segment).strip(), segment);
+    }
+
+    private void option(Draft draft, Assigned piece) {
+        Cues cues = piece.cues();
+        Optional<Label> label = piece.step().more() ? Optional.empty() : optionLabel(cues);
+        if (!piece.step().more() || draft.options.isEmpty()) {
+            String printed =
+                    label.filter(l -> l.ordinal() > 0).map(Label::printed).orElse("");
+            draft.options.add(new Draft.OptionDraft(printed, cues.sign().isPresent() || isTicked(label)));
+        }
+        int from = cues.contentStart(label);
+        if (cues.sign().filter(s -> s.from() == from).isPresent()) {
+            addOption(
+                    draft, cues, cues.sign().get().to(), cues.piece().segment().to());
+        } else {
+            addOption(draft, cues, from, cues.contentEnd());
+        }
+    }
+
+    private static boolean isTicked(Optional<Label> label) {
+        return label.filter(l -> l.kind() == Label.Kind.BOX)
+                .filter(l -> l.printed().toLowerCase(Locale.ROOT).matches("[\u2611\u2612]|\\[x]|\\(x\\)"))
+                .isPresent();
+    }
+
+    private void addOption(Draft draft, Cues cues, int from, int to) {
+        if (from <= to) {
+            draft.options
+                    .get(draft.options.size() - 1)
+                    .segments
+                    .add(new Segment(cues.line().number(), from, to));
+        }
+    }
+
+    private Optional<Label> optionLabel(Cues cues) {
+        return habits.optionLabel(cues)
+                .or(() -> cues.labels().stream()
+                        .filter(label -> label.kind() != Label.Kind.CODE && label.kind() != Label.Kind.NUMBER)
+                        .findFirst());
+    }
+
+    private void linkPassages() {
+        for (int p = 0; p < passages.size(); p++) {
+            PassageDraft passage = passages.get(p);
+            for (Draft draft : questions) {
+                if (passage.range()
+                        .map(range -> isWithin(draft, range))
+                        .orElseGet(() -> followsInSection(draft, passage))) {
+                    draft.stimulus = p;
+                }
+            }
+        }
+    }
+
+    private static boolean isWithin(Draft draft, int[] range) {
+        String digits = draft.number.replaceAll("\\D.*", "");
+        return !digits.isEmpty() && Integer.parseInt(digits) >= range[0] && Integer.parseInt(digits) <= range[1];
+    }
+
+    private static boolean followsInSection(Draft draft, PassageDraft passage) {
+        int line = passage.segments().get(0).line();
+        return draft.section == passage.section() && draft.firstLine() > line;
+    }
+}

@@ -1,0 +1,61 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Reads accepted spellings: "colour / color", "(1) rises (2) sinks", "bedding; bed". */
+final class GapParser {
+
+    private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:]\\s*");
+    private static final String OTHER_SPELLING =
+            "\\s*(?:/|;|\\||(?<=\\s)" + Vocabulary.ALL.either("and") + "(?=\\s))\\s*";
+
+    private GapParser() {}
+
+    /** For each of the gaps the accepted spellings; empty lists where the text is empty or has too few answers. */
+    static List<List<String>> accepted(String text, int gaps) {
+        List<List<String>> result = new ArrayList<>();
+        List<String> parts = gaps == 1 ? List.of(text) : parts(text, gaps);
+        for (int i = 0; i < gaps; i++) {
+            result.add(i < parts.size() ? spellings(parts.get(i)) : List.of());
+        }
+        return result;
+    }
+
+    private static List<String> parts(String text, int gaps) {
+        Matcher matcher = NUMBERED.matcher(text);
+        List<String> parts = new ArrayList<>();
+        int from = -1;
+        while (matcher.find()) {
+            if (from >= 0) {
+                parts.add(text.substring(from, matcher.start()));
+            }
+            from = matcher.end();
+        }
+        if (from >= 0) {
+            parts.add(text.substring(from));
+        }
+        if (parts.size() == gaps) {
+            return parts;
+        }
+        for (String separator : List.of(";", ",", "\\s+[-\u2013]\\s+", "/")) {
+            List<String> split = List.of(text.split("\\s*" + separator + "\\s*"));
+            if (split.size() == gaps) {
+                return split;
+            }
+        }
+        return List.of();
+    }
+
+    private static List<String> spellings(String text) {
+        String bare = text.strip().replaceAll("[;,]$", "");
+        return Arrays.stream(Vocabulary.pattern(OTHER_SPELLING).split(bare))
+                .map(String::strip)
+                .filter(spelling -> !spelling.isEmpty())
+                .distinct()
+                .toList();
+    }
+}

@@ -1,0 +1,194 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+
+/**
+ * Works out how the document numbers its questions and letters its options: which series of labels runs on through the
+ * document, and which begins anew again and again.
+ */
+final class HabitFinder {
+
+    /** Fewer labels of a code's shape ("T1C11") are a coincidence of capitals and digits. */
+    private static final int CODES_IN_EARNEST = 3;
+
+    /** A series with more members before it restarts numbers questions, not options. */
+    private static final int LONGEST_OPTIONS = 12;
+
+    private static final Pattern MARGIN_KEY = Pattern.compile("\\s*\\(([A-H])\\)(?:\\s*\\[[^\\]]{0,80}])*\\s*");
+
+    private HabitFinder() {}
+
+    static Habits find(List<Cues> all) {
+        Map<String, List<Seen>> series = series(all);
+        Map<String, Integer> options = new HashMap<>();
+        Map<String, List<Seen>> chains = new TreeMap<>();
+        series.forEach((shape, seen) -> {
+            Label.Kind kind = seen.get(0).label().kind();
+            int lettered = countInRuns(seen);
+            if (kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN) {
+                if (lettered > 0) {
+                    options.put(shape, lettered);
+                }
+            } else if (kind == Label.Kind.NUMBER) {
+                chains.put(shape, chain(seen));
+            } else if (kind == Label.Kind.CODE && seen.size() >= CODES_IN_EARNEST) {
+                chains.put(shape, seen);
+            }
+        });
+        keepStrongerReading(options);
+        numberedOptions(series, chains, options);
+        Map<String, Integer> stems = new HashMap<>();
+        Set<Integer> chained = new HashSet<>();
+        chains.forEach((shape, members) -> {
+            stems.put(shape, members.size());
+            members.forEach(seen -> chained.add(seen.piece()));
+        });
+        return new Habits(
+                Map.copyOf(stems), Map.copyOf(options), Set.copyOf(chained), hasMarginKey(all, chained, stems));
+    }
+
+    /** A label and the place of its piece. */
+    private record Seen(int piece, Label label) {}
+
+    private static Map<String, List<Seen>> series(List<Cues> all) {
+        Map<String, List<Seen>> series = new TreeMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).is(Trait.OFF_BODY)) {
+                continue;
+            }
+            for (Label label : all.get(i).labels()) {
+                series.computeIfAbsent(label.shape(), s -> new ArrayList<>()).add(new Seen(i, label));
+            }
+        }
+        return series;
+    }
+
+    /** How many labels stand in runs that begin with the first letter and have at least two members. */
+    private static int countInRuns(List<Seen> seen) {
+        int count = 0;
+        int run = 0;
+        for (Seen s : seen) {
+            int ordinal = s.label().ordinal();
+            if (ordinal == run + 1 && run > 0) {
+                run++;
+                count += run == 2 ? 2 : 1;
+            } else {
+                run = ordinal == 1 ? 1 : ordinal == run + 2 && run > 0 ? ordinal : 0;
+            }
+        }
+        return count;
+    }
+
+    /** "i." may be a letter or a Roman one: what explains more labels stays, the other would only confuse. */
+    private static void keepStrongerReading(Map<String, Integer> options) {
+        for (String shape : List.copyOf(options.keySet())) {
+            String other = shape.replace('i', 'a').replace('I', 'A');
+            if (!other.equals(shape) && options.getOrDefault(other, 0) >= options.get(shape)) {
+                options.remove(shape);
+            } else if (!other.equals(shape)) {
+                options.remove(other);
+            }
+        }
+    }
+
+    /** Numbers that begin anew within other numbers letter options ("1) oats 2) hay" under "Question 3."). */
+    private static void numberedOptions(
+            Map<String, List<Seen>> series, Map<String, List<Seen>> chains, Map<String, Integer> options) {
+        for (String shape : List.copyOf(chains.keySet())) {
+            List<Seen> seen = series.get(shape);
+            long restarts = seen.stream().filter(s -> s.label().ordinal() == 1).count();
+            boolean restartsOften = restarts >= 2 && seen.size() <= restarts * LONGEST_OPTIONS;
+            boolean others = chains.entrySet().stream()
+                    .anyMatch(e -> !e.getKey().equals(shape) && e.getValue().size() >= restarts);
+            if (seen.get(0).label().kind() == Label.Kind.NUMBER && restartsOften && others && !isWorded(shape)) {
+                chains.remove(shape);
+                options.put(shape, countInRuns(seen));
+            }
+        }
+    }
+
+    private static boolean isWorded(String shape) {
+        return shape.startsWith("Q");
+    }
+
+    /** The members of the longest run 1, 2, 3, … (a missing number is passed over), and of runs before and after it. */
+    private static List<Seen> chain(List<Seen> seen) {
+        if (seen.isEmpty()) {
+            return List.of();
+        }
+        int[] previous = new int[seen.size()];
+        double[] length = new double[seen.size()];
+        Map<Integer, Integer> latest = new HashMap<>();
+        int best = 0;
+        for (int i = 0; i < seen.size(); i++) {
+            int ordinal = seen.get(i).label().ordinal();
+            previous[i] = -1;
+            length[i] = ordinal == 1 ? 1 : 0.5;
+            for (int step = 1; step <= 2; step++) {
+                Integer before = latest.get(ordinal - step);
+                double reached = before == null ? 0 : length[before] + (step == 1 ? 1 : 0.4);
+                if (before != null && reached > length[i]) {
+                    previous[i] = before;
+                    length[i] = reached;
+                }
+            }
+            Integer rival = latest.get(ordinal);
+            if (rival == null || length[i] >= length[rival]) {
+                latest.put(ordinal, i);
+            }
+            best = length[i] > length[best] ? i : best;
+        }
+        return withNeighbours(seen, previous, best);
+    }
+
+    private static List<Seen> withNeighbours(List<Seen> seen, int[] previous, int last) {
+        List<Seen> members = new ArrayList<>();
+        int first = last;
+        for (int at = last; at >= 0; at = previous[at]) {
+            members.add(0, seen.get(at));
+            first = at;
+        }
+        List<Seen> all = new ArrayList<>();
+        List<Seen> before = chain(seen.subList(0, first));
+        List<Seen> after = chain(seen.subList(last + 1, seen.size()));
+        all.addAll(before.size() > 1 ? before : List.of());
+        all.addAll(members);
+        all.addAll(after.size() > 1 ? after : List.of());
+        return all;
+    }
+
+    private static boolean hasMarginKey(List<Cues> all, Set<Integer> chained, Map<String, Integer> stems) {
+        long withKey = chained.stream()
+                .filter(i -> all.get(i).labels().stream()
+                        .filter(label -> stems.containsKey(label.shape()))
+                        .anyMatch(label -> marginKey(all.get(i), label).isPresent()))
+                .count();
+        return withKey >= 2 && withKey * 2 > chained.size();
+    }
+
+    /** The letter in brackets right behind a question's label, as a matcher's match over the line, if there is one. */
+    static Optional<MatchResult> marginKey(Cues cues, Label label) {
+        var matcher = MARGIN_KEY
+                .matcher(cues.line().text())
+                .region(label.end(), cues.piece().segment().to());
+        return matcher.lookingAt() ? Optional.of(matcher.toMatchResult()) : Optional.empty();
+    }
+
+    /** What stands behind a question's label, without a key in the margin. */
+    static String textBehind(Cues cues, Label label, Habits habits) {
+        int start = habits.marginKey()
+                ? marginKey(cues, label).map(MatchResult::end).orElse(label.end())
+                : label.end();
+        return cues.line().text().substring(start, cues.piece().segment().to());
+    }
+}

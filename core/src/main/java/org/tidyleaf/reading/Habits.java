@@ -1,0 +1,46 @@
+package org.tidyleaf.reading;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What this one document does throughout.
+ *
+ * @param stemShapes label shapes that number its questions, with how many they number
+ * @param optionShapes label shapes that letter its options, with how many they letter
+ * @param chained places among the pieces whose label continues the run of question numbers
+ * @param marginKey whether a letter in brackets behind the number is the key ("T1 (B)")
+ */
+record Habits(
+        Map<String, Integer> stemShapes, Map<String, Integer> optionShapes, Set<Integer> chained, boolean marginKey) {
+
+    boolean numbersStems() {
+        return !stemShapes.isEmpty();
+    }
+
+    boolean lettersOptions() {
+        return !optionShapes.isEmpty();
+    }
+
+    /** How the piece would be labelled as the first line of a question. */
+    Optional<Label> stemLabel(Cues cues) {
+        return best(cues, stemShapes);
+    }
+
+    /** How the piece would be labelled as an option. */
+    Optional<Label> optionLabel(Cues cues) {
+        return best(cues, optionShapes);
+    }
+
+    private static Optional<Label> best(Cues cues, Map<String, Integer> shapes) {
+        Optional<Label> best = Optional.empty();
+        for (Label label : cues.labels()) {
+            int count = shapes.getOrDefault(label.shape(), 0);
+            if (count > 0 && (best.isEmpty() || count > shapes.get(best.get().shape()))) {
+                best = Optional.of(label);
+            }
+        }
+        return best;
+    }
+}

@@ -1,0 +1,181 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+
+/** Asks every source of a key and compares what they say; two that disagree are reported, never chosen between. */
+final class KeyGatherer {
+
+    /** What teachers set right answers apart with, the more deliberate first. */
+    private static final List<Emphasis> KEY_FORMATS =
+            List.of(Emphasis.HIGHLIGHT, Emphasis.BOLD, Emphasis.COLOR, Emphasis.UNDERLINE, Emphasis.ITALIC);
+
+    private final Source source;
+    private final List<Draft> drafts;
+    private final Map<Emphasis, Integer> habit = new EnumMap<>(Emphasis.class);
+
+    private KeyGatherer(Source source, List<Draft> drafts) {
+        this.source = source;
+        this.drafts = drafts;
+    }
+
+    /** One key for each draft, in order. */
+    static List<GatheredKey> gather(Source source, Drafts drafts) {
+        KeyGatherer gatherer = new KeyGatherer(source, drafts.questions());
+        gatherer.findFormattingHabit();
+        return drafts.questions().stream().map(gatherer::gather).toList();
+    }
+
+    /** One source's answer. */
+    private record Claim(Set<Integer> chosen, KeySource source, String evidence) {}
+
+    /** A format marks keys if it sets some but not all options apart in most questions that have no other key. */
+    private void findFormattingHabit() {
+        for (Emphasis format : KEY_FORMATS) {
+            int good = 0;
+            int silent = 0;
+            for (Draft draft : drafts) {
+                if (draft.options.size() >= 2) {
+                    int marked = marked(draft, format).size();
+                    boolean tells = marked > 0 && marked < draft.options.size();
+                    good += tells ? 1 : 0;
+                    silent += !tells && explicit(draft).isEmpty() ? 1 : 0;
+                }
+            }
+            if (good > 0 && good >= silent) {
+                habit.put(format, good);
+            }
+        }
+    }
+
+    private Set<Integer> marked(Draft draft, Emphasis format) {
+        Set<Integer> marked = new TreeSet<>();
+        for (int i = 0; i < draft.options.size(); i++) {
+            List<Segment> segments = draft.options.get(i).segments;
+            boolean all = !segments.isEmpty()
+                    && segments.stream().allMatch(s -> source.line(s.line()).isMostly(format, s.from(), s.to()));
+            if (all) {
+                marked.add(i);
+            }
+        }
+        return marked;
+    }
+
+    private GatheredKey gather(Draft draft) {
+        List<Claim> claims = new ArrayList<>(explicit(draft));
+        formatting(draft).ifPresent(claims::add);
+        Optional<String> text = draft.keys.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Draft.join(draft.keys).plain());
+        if (claims.isEmpty()) {
+            KeySource from = text.isPresent() || !draft.models.isEmpty() ? KeySource.ANSWER_LINE : KeySource.NONE;
+            return new GatheredKey(Set.of(), text, from, List.of(), Optional.empty());
+        }
+        Claim first = claims.get(0);
+        Optional<String> conflict = claims.stream()
+                .filter(claim -> !claim.chosen().equals(first.chosen()))
+                .map(claim -> first.evidence() + ", but " + claim.evidence())
+                .findFirst();
+        List<String> evidence = claims.stream().map(Claim::evidence).toList();
+        return new GatheredKey(first.chosen(), text, first.source(), evidence, conflict);
+    }
+
+    private List<Claim> explicit(Draft draft) {
+        List<Claim> claims = new ArrayList<>();
+        Set<Integer> signed = new TreeSet<>();
+        for (int i = 0; i < draft.options.size(); i++) {
+            if (draft.options.get(i).signed) {
+                signed.add(i);
+            }
+        }
+        if (!signed.isEmpty()) {
+            claims.add(new Claim(signed, KeySource.MARK, "a sign stands beside " + names(draft, signed)));
+        }
+        draft.marginKey.ifPresent(margin -> claim(draft, margin, KeySource.MARK, "the margin says ", claims));
+        for (Draft.Announced line : draft.keys) {
+            claim(draft, line, KeySource.ANSWER_LINE, "the answer line says ", claims);
+        }
+        return claims;
+    }
+
+    private void claim(Draft draft, Draft.Announced said, KeySource kind, String words, List<Claim> claims) {
+        List<String> texts = texts(draft);
+        Set<Integer> chosen = AnswerParser.options(said.text(), labels(draft), texts);
+        if (chosen.isEmpty() && isJudged(draft)) {
+            chosen = AnswerParser.judgement(said.text()).map(Set::of).orElse(Set.of());
+        }
+        if (!chosen.isEmpty()) {
+            claims.add(new Claim(chosen, kind, words + "\u201c" + said.text() + "\u201d"));
+        }
+    }
+
+    private Optional<Claim> formatting(Draft draft) {
+        for (Emphasis format : KEY_FORMATS) {
+            if (habit.containsKey(format) && draft.options.size() >= 2) {
+                Set<Integer> marked = marked(draft, format);
+                if (!marked.isEmpty() && marked.size() < draft.options.size()) {
+                    int others = habit.get(format) - 1;
+                    String only = names(draft, marked)
+                            + (marked.size() == 1 ? " is the only " : " are the only ")
+                            + word(format)
+                            + (marked.size() == 1 ? " option" : " options");
+                    String habitual = others > 0
+                            ? ", as in " + others + " other " + (others == 1 ? "question" : "questions")
+                            : "";
+                    return Optional.of(new Claim(marked, KeySource.FORMATTING, only + habitual));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static String word(Emphasis format) {
+        return switch (format) {
+            case HIGHLIGHT -> "highlighted";
+            case COLOR -> "coloured";
+            case UNDERLINE -> "underlined";
+            default -> format.name().toLowerCase(Locale.ROOT);
+        };
+    }
+
+    private List<String> texts(Draft draft) {
+        if (draft.options.isEmpty()) {
+            return draft.judgement;
+        }
+        return draft.options.stream()
+                .map(option -> String.join(
+                        " ", option.segments.stream().map(source::text).toList()))
+                .toList();
+    }
+
+    private static List<String> labels(Draft draft) {
+        return draft.options.isEmpty()
+                ? draft.judgement.stream().map(word -> "").toList()
+                : draft.options.stream().map(option -> option.label).toList();
+    }
+
+    private boolean isJudged(Draft draft) {
+        List<String> texts = texts(draft);
+        return texts.size() == 2
+                && AnswerParser.judgement(texts.get(0)).equals(Optional.of(0))
+                && AnswerParser.judgement(texts.get(1)).equals(Optional.of(1));
+    }
+
+    private static String names(Draft draft, Set<Integer> places) {
+        return String.join(
+                " and ",
+                places.stream()
+                        .map(i ->
+                                draft.options.get(i).label.isEmpty() ? "option " + (i + 1) : draft.options.get(i).label)
+                        .toList());
+    }
+}

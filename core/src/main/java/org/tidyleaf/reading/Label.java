@@ -1,0 +1,22 @@
+package org.tidyleaf.reading;
+
+/**
+ * One way to understand the beginning of a piece as a number, letter or sign.
+ *
+ * @param ordinal 1 for "1", "A", "i"; 0 for bullets and codes
+ * @param printed the label without its punctuation: "12b", "A"
+ * @param shape what labels of the same series share: "9." or "a)" or "Question 9."
+ * @param from where it begins in the line
+ * @param end where the text behind it begins in the line
+ */
+record Label(Kind kind, int ordinal, String printed, String shape, int from, int end) {
+
+    enum Kind {
+        NUMBER,
+        LETTER,
+        ROMAN,
+        BULLET,
+        BOX,
+        CODE
+    }
+}

@@ -1,0 +1,111 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Finds every way in which the beginning of a text can be understood as a label; decides for none of them. */
+final class LabelFinder {
+
+    private static final String OPEN = "[(\\[]";
+    private static final String CLOSE = "[.):\\]]|\\.\\)|\\s[-\u2013](?=\\s)";
+
+    private static final Pattern NUMBER = Vocabulary.pattern("(?:(" + Vocabulary.ALL.either("question") + ")\\.?\\s*)?("
+            + OPEN + ")?\\s?(\\d{1,4})([a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
+    private static final Pattern LETTER =
+            Pattern.compile("(" + OPEN + ")?([A-Za-z])(" + CLOSE + ")(\\s+|$|(?<=[)\\]])|(?<=\\.)(?=\\p{L}{2}))");
+    private static final Pattern ROMAN = Pattern.compile("(" + OPEN + ")?([ivx]{1,5}|[IVX]{1,5})([.)])(\\s+|$)");
+    private static final Pattern BOX =
+            Pattern.compile("(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[[ xX]?]|\\([ xX]?\\))\\s*");
+    private static final Pattern BULLET =
+            Pattern.compile("(?:[\u2022\u2023\u25e6\u25aa\u25ab\u25cf\u2043\u00b7*]|[-\u2013\u2014o](?=\\s))\\s+");
+    private static final Pattern CODE = Pattern.compile(
+            "((?=[A-Z0-9.-]*\\d)(?=[A-Z0-9.-]*[A-Z])[A-Z0-9]{2,8}(?:[.-][A-Z0-9]{1,6})?)[.):]?(\\s+|$)");
+
+    private LabelFinder() {}
+
+    /** All labels that begin exactly at a place of a line, the more telling ones first; empty where there is none. */
+    static List<Label> find(String text, int at, int end) {
+        List<Label> labels = new ArrayList<>();
+        number(text, at, end, labels);
+        letter(text, at, end, labels);
+        roman(text, at, end, labels);
+        sign(BOX, Label.Kind.BOX, text, at, end, labels);
+        sign(BULLET, Label.Kind.BULLET, text, at, end, labels);
+        code(text, at, end, labels);
+        return labels;
+    }
+
+    private static Matcher at(Pattern pattern, String text, int from, int to) {
+        return pattern.matcher(text).region(from, to).useTransparentBounds(true);
+    }
+
+    private static void number(String text, int at, int end, List<Label> labels) {
+        Matcher m = at(NUMBER, text, at, end);
+        if (!m.lookingAt()) {
+            return;
+        }
+        boolean worded = m.group(1) != null;
+        boolean closed = m.group(5) != null;
+        if (!worded && !closed && !(m.group(6).contains("\t"))) {
+            return;
+        }
+        int ordinal = Integer.parseInt(m.group(3));
+        String part = m.group(4) == null ? "" : m.group(4);
+        String shape = (worded ? "Q" : "") + (m.group(2) == null ? "" : m.group(2)) + "9" + (part.isEmpty() ? "" : "a")
+                + (closed ? m.group(5).strip() : "");
+        labels.add(new Label(Label.Kind.NUMBER, ordinal, ordinal + part, shape, at, m.end()));
+    }
+
+    private static void letter(String text, int at, int end, List<Label> labels) {
+        Matcher m = at(LETTER, text, at, end);
+        if (m.lookingAt()) {
+            String letter = m.group(2);
+            String shape = shape(m.group(1), letter, m.group(3), "a", "A");
+            int ordinal = Character.toUpperCase(letter.charAt(0)) - 'A' + 1;
+            labels.add(new Label(Label.Kind.LETTER, ordinal, letter, shape, at, m.end()));
+        }
+    }
+
+    private static void roman(String text, int at, int end, List<Label> labels) {
+        Matcher m = at(ROMAN, text, at, end);
+        if (m.lookingAt()) {
+            int value = roman(m.group(2).toLowerCase(Locale.ROOT));
+            String shape = shape(m.group(1), m.group(2), m.group(3), "i", "I");
+            labels.add(new Label(Label.Kind.ROMAN, value, m.group(2), shape, at, m.end()));
+        }
+    }
+
+    private static String shape(String open, String sign, String close, String lower, String upper) {
+        String middle = Character.isUpperCase(sign.charAt(0)) ? upper : lower;
+        return (open == null ? "" : open) + middle + close.strip();
+    }
+
+    private static void sign(Pattern pattern, Label.Kind kind, String text, int at, int end, List<Label> labels) {
+        Matcher m = at(pattern, text, at, end);
+        if (m.lookingAt()) {
+            labels.add(new Label(kind, 0, m.group().strip(), kind.name(), at, m.end()));
+        }
+    }
+
+    private static void code(String text, int at, int end, List<Label> labels) {
+        Matcher m = at(CODE, text, at, end);
+        if (m.lookingAt()) {
+            String shape = m.group(1).replaceAll("[A-Z]+", "A").replaceAll("\\d+", "9");
+            labels.add(new Label(Label.Kind.CODE, 0, m.group(1), "code " + shape, at, m.end()));
+        }
+    }
+
+    private static int roman(String text) {
+        int total = 0;
+        int largest = 0;
+        for (int i = text.length() - 1; i >= 0; i--) {
+            int value = text.charAt(i) == 'i' ? 1 : text.charAt(i) == 'v' ? 5 : 10;
+            total += value < largest ? -value : value;
+            largest = Math.max(largest, value);
+        }
+        return total;
+    }
+}

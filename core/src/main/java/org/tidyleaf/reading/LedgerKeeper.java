@@ -1,0 +1,64 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.tidyleaf.reading.Cues.Announces;
+import org.tidyleaf.reading.Cues.Trait;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Place;
+import org.tidyleaf.source.Source;
+
+/** Accounts for every line of the source: exactly one entry each, in order, or the reading itself is at fault. */
+final class LedgerKeeper {
+
+    private LedgerKeeper() {}
+
+    static List<Entry> keep(Source source, List<Assigned> roles, int[] owners) {
+        List<Entry> ledger = new ArrayList<>();
+        for (int i = 0; i < roles.size(); i++) {
+            Assigned piece = roles.get(i);
+            if (piece.cues().piece().first()) {
+                Line line = piece.cues().line();
+                Role role = piece.step().role();
+                String reason = role == Role.ASIDE ? reason(piece.cues()) : "";
+                boolean more = piece.step().more();
+                ledger.add(new Entry(line.number(), line.text(), role, reason, owners[i], piece.doubt(), more));
+            }
+        }
+        check(source, ledger);
+        return ledger;
+    }
+
+    private static void check(Source source, List<Entry> ledger) {
+        if (ledger.size() != source.lines().size()) {
+            throw new IllegalStateException("the ledger has " + ledger.size() + " entries for "
+                    + source.lines().size() + " lines");
+        }
+    }
+
+    private static String reason(Cues cues) {
+        Place place = cues.line().layout().place();
+        if (place != Place.BODY && place != Place.TEXT_BOX) {
+            return switch (place) {
+                case HEADER -> "page header";
+                case FOOTER -> "page footer";
+                case FOOTNOTE -> "footnote";
+                case COMMENT -> "author's comment";
+                default -> "hidden text";
+            };
+        }
+        if (cues.is(Trait.WRITING_LINE)) {
+            return "line to write on";
+        }
+        if (cues.is(Trait.FILL_IN)) {
+            return "fill-in line";
+        }
+        if (cues.is(Trait.RULE)) {
+            return "ornament";
+        }
+        if (cues.announces(Announces.LABEL)) {
+            return "label for the author";
+        }
+        return cues.is(Trait.END_WORD) ? "notice to the candidate" : "belongs to no question";
+    }
+}

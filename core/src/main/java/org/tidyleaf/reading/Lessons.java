@@ -1,0 +1,63 @@
+package org.tidyleaf.reading;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * What pins teach: a line pinned as a role makes lines that begin or look like it lean to the same role. Alike are
+ * lines with the same first word before a colon ("Sol.: c"), or else with the same style, label shape and emphasis.
+ */
+final class Lessons {
+
+    /** Strong enough to overrule the general cues, not the teacher's other pins. */
+    private static final double WEIGHT = 7;
+
+    private static final Pattern FIRST_WORD = Pattern.compile("\\s*([\\p{L}][\\p{L}' ]{0,18}?\\.?\\s?[:=])");
+
+    private final Map<String, Pins.Pin> learned = new HashMap<>();
+
+    Lessons(List<Cues> all, Pins pins) {
+        for (Cues cues : all) {
+            pins.at(cues.line().number()).ifPresent(pin -> learned.put(likeness(cues), pin));
+        }
+    }
+
+    double weight(Cues cues, Role role, boolean more) {
+        Pins.Pin pin = learned.get(likeness(cues));
+        return pin != null && pin.role() == role && pin.more() == more ? WEIGHT : 0;
+    }
+
+    /** Where the text behind the announcing word begins, if the line is like one that was pinned. */
+    Optional<Integer> announcedText(Cues cues, Role role) {
+        Pins.Pin pin = learned.get(likeness(cues));
+        Matcher matcher = FIRST_WORD.matcher(cues.line().text());
+        boolean taught = pin != null && pin.role() == role && matcher.lookingAt();
+        return taught ? Optional.of(matcher.end()) : Optional.empty();
+    }
+
+    private static String likeness(Cues cues) {
+        Matcher matcher = FIRST_WORD.matcher(cues.text());
+        if (matcher.lookingAt()) {
+            return "word " + matcher.group(1).toLowerCase(java.util.Locale.ROOT);
+        }
+        String label = cues.labels().isEmpty() ? "none" : cues.labels().get(0).shape();
+        boolean plain = cues.labels().isEmpty()
+                && !cues.is(Cues.Trait.ITALIC)
+                && !cues.is(Cues.Trait.BOLD)
+                && cues.line().layout().style().isEmpty();
+        // A plain line without any mark is like every other plain line, so it teaches nothing beyond itself.
+        return plain
+                ? "line " + cues.line().number()
+                : String.join(
+                        " ",
+                        "look",
+                        cues.line().layout().style(),
+                        label,
+                        String.valueOf(cues.is(Cues.Trait.ITALIC)),
+                        String.valueOf(cues.is(Cues.Trait.BOLD)));
+    }
+}

@@ -1,0 +1,48 @@
+package org.tidyleaf.reading;
+
+import java.math.BigDecimal;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.NumericEntry;
+
+/** Reads a numeric key: "3.2 mm (± 0.1)", "18 °C, tolerance 0.5", "2040 m (accept 1940 to 2140)", "10 m/s". */
+final class NumberParser {
+
+    private static final String NUMBER =
+            "([-\u2212\u2013+]?\\d{1,3}(?:[ \u00a0\u202f]\\d{3})+(?:[.,]\\d+)?|[-\u2212\u2013+]?\\d+(?:[.,]\\d+)?)";
+    private static final Pattern KEY = Pattern.compile("\\s*" + NUMBER
+            + "\\s*([^\\d\\s,;(\u00b1+][^\\d,;(\u00b1]{0,14}?)?\\s*"
+            + "(?:[,;(]?\\s*(?:\u00b1|\\+/-|\\+-|tolerance:?|toleranz:?|tol\\.?)\\s*" + NUMBER + "[^\\d]{0,10}\\)?"
+            + "|\\([^\\d)]{0,20}" + NUMBER + "\\s*\\D{1,8}\\s*" + NUMBER + "[^\\d)]{0,8}\\))?\\s*\\.?\\s*");
+
+    private NumberParser() {}
+
+    static Optional<NumericEntry.Key> key(String text) {
+        Matcher matcher = KEY.matcher(text);
+        if (!matcher.matches()) {
+            return Optional.empty();
+        }
+        BigDecimal value = number(matcher.group(1));
+        String unit = matcher.group(2) == null ? "" : matcher.group(2).strip();
+        if (unit.split("\\s+").length > 2) {
+            return Optional.empty();
+        }
+        Optional<BigDecimal> tolerance = Optional.ofNullable(matcher.group(3)).map(NumberParser::number);
+        if (tolerance.isEmpty() && matcher.group(4) != null) {
+            BigDecimal low = number(matcher.group(4));
+            BigDecimal high = number(matcher.group(5));
+            // A range of accepted values becomes the tolerance that holds all of it.
+            tolerance = Optional.of(
+                    value.subtract(low).abs().max(high.subtract(value).abs()));
+        }
+        return Optional.of(new NumericEntry.Key(value, tolerance.map(BigDecimal::abs), unit));
+    }
+
+    private static BigDecimal number(String text) {
+        String plain = text.replaceAll("[ \u00a0\u202f+]", "")
+                .replaceAll("[\u2212\u2013]", "-")
+                .replace(',', '.');
+        return new BigDecimal(plain);
+    }
+}

@@ -1,0 +1,93 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+
+/** Cuts lines where options stand side by side ("A. oats   B. hay   C. bran"); every other line stays one piece. */
+final class PieceSplitter {
+
+    /** From this many letters in a row, a single space between them is enough to believe in options. */
+    private static final int CONVINCING_RUN = 3;
+
+    private PieceSplitter() {}
+
+    static List<Piece> split(Source source) {
+        List<Piece> pieces = new ArrayList<>();
+        for (Line line : source.lines()) {
+            int from = 0;
+            for (int cut : cuts(line)) {
+                pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
+                from = cut;
+            }
+            pieces.add(new Piece(new Segment(line.number(), from, line.text().length()), from == 0));
+        }
+        return pieces;
+    }
+
+    private static List<Integer> cuts(Line line) {
+        Map<String, List<Label>> byShape = new TreeMap<>();
+        String text = line.text();
+        for (int at = 0; at < text.length(); at++) {
+            if (at == 0 || Character.isWhitespace(text.charAt(at - 1)) || text.charAt(at - 1) == '*') {
+                for (Label label : LabelFinder.find(text, at, text.length())) {
+                    if (label.kind() == Label.Kind.LETTER) {
+                        byShape.computeIfAbsent(label.shape(), s -> new ArrayList<>())
+                                .add(label);
+                    }
+                }
+            }
+        }
+        List<Integer> best = List.of();
+        for (List<Label> labels : byShape.values()) {
+            List<Integer> cuts = run(text, labels);
+            if (cuts.size() > best.size()) {
+                best = cuts;
+            }
+        }
+        return best;
+    }
+
+    /** The places to cut for one series of labels: those of its longest run A, B, C, … or one that begins the line. */
+    private static List<Integer> run(String text, List<Label> labels) {
+        List<Integer> starts = new ArrayList<>();
+        int next = 0;
+        boolean wide = true;
+        for (Label label : labels) {
+            boolean begins = starts.isEmpty()
+                    && (label.ordinal() == 1 || textBefore(text, label.from()).isEmpty());
+            if (begins || label.ordinal() == next) {
+                int from = withSign(text, label.from());
+                if (!starts.isEmpty()) {
+                    wide &= isWide(text, from);
+                }
+                starts.add(from);
+                next = label.ordinal() + 1;
+            }
+        }
+        boolean convincing = starts.size() >= 2 && (wide || starts.size() >= CONVINCING_RUN);
+        if (!convincing) {
+            return List.of();
+        }
+        return starts.stream().filter(start -> start > 0).toList();
+    }
+
+    private static String textBefore(String text, int at) {
+        return text.substring(0, at).replace("*", "").strip();
+    }
+
+    /** A star that marks the key belongs to the option behind it. */
+    private static int withSign(String text, int from) {
+        return from > 0 && text.charAt(from - 1) == '*' ? from - 1 : from;
+    }
+
+    private static boolean isWide(String text, int at) {
+        return at >= 1
+                && (text.charAt(at - 1) == '\t'
+                        || at >= 2 && text.substring(at - 2, at).isBlank());
+    }
+}

@@ -1,0 +1,69 @@
+package org.tidyleaf.reading;
+
+import java.math.BigDecimal;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Reads what a test says about points: "(2 points)", "[1]", "2 marks each", "Each question is worth 1 point". */
+final class PointsFinder {
+
+    private static final String NUMBER = "(\\d{1,3}(?:[.,]\\d{1,2})?)";
+    private static final String WORD = Vocabulary.ALL.either("points");
+    private static final String EACH = Vocabulary.ALL.either("each");
+
+    private static final Pattern ONLY = Vocabulary.pattern(
+            "[(\\[]?\\s*(?:" + NUMBER + "\\s*" + WORD + "\\.?|" + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");
+    private static final Pattern AT_END = Vocabulary.pattern(
+            "\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]|\\[\\s*" + NUMBER + "\\s*])\\s*$");
+    private static final Pattern AT_START =
+            Vocabulary.pattern("\\s*[(\\[]\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
+    private static final Pattern EACH_BEHIND = Vocabulary.pattern(
+            "[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD + "\\.?\\s*(?:for\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
+    private static final Pattern EACH_BEFORE =
+            Vocabulary.pattern("[(\\[]?\\b" + EACH + "\\b[^.()\\d]{0,40}?" + NUMBER + "\\s*" + WORD + "\\b[)\\]]?");
+
+    private PointsFinder() {}
+
+    /** Points at one place of a text. */
+    record Found(BigDecimal points, int from, int to) {}
+
+    static boolean isPointsOnly(String text) {
+        return ONLY.matcher(text).matches();
+    }
+
+    static Optional<BigDecimal> only(String text) {
+        Matcher matcher = ONLY.matcher(text);
+        return matcher.matches() ? Optional.of(number(matcher)) : Optional.empty();
+    }
+
+    /** Points in brackets at the end of a text, or right at its beginning. */
+    static Optional<Found> beside(String text) {
+        Matcher end = AT_END.matcher(text);
+        if (end.find()) {
+            return Optional.of(new Found(number(end), end.start(), end.end()));
+        }
+        Matcher start = AT_START.matcher(text);
+        return start.lookingAt() ? Optional.of(new Found(number(start), 0, start.end())) : Optional.empty();
+    }
+
+    /** Points for each of several questions. */
+    static Optional<Found> each(String text) {
+        for (Pattern pattern : new Pattern[] {EACH_BEHIND, EACH_BEFORE}) {
+            Matcher matcher = pattern.matcher(text);
+            if (matcher.find()) {
+                return Optional.of(new Found(number(matcher), matcher.start(), matcher.end()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static BigDecimal number(Matcher matcher) {
+        for (int group = 1; group <= matcher.groupCount(); group++) {
+            if (matcher.group(group) != null) {
+                return new BigDecimal(matcher.group(group).replace(',', '.'));
+            }
+        }
+        throw new IllegalStateException("a points pattern without its number");
+    }
+}

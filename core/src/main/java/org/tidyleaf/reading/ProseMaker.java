@@ -1,0 +1,174 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+import org.tidyleaf.source.Span;
+
+/**
+ * Places of a source to prose. What is set alike as a whole loses that emphasis: it belongs to the document's looks, or
+ * marks the key, and must not be shown to candidates.
+ */
+final class ProseMaker {
+
+    private static final Pattern FORMULA = Pattern.compile("\\\\\\((.+?)\\\\\\)");
+    private static final Pattern GAP = Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[\\s{2,}]|\\(\\s{2,}\\)");
+
+    private final Source source;
+
+    ProseMaker(Source source) {
+        this.source = source;
+    }
+
+    /** Joins the places with single spaces, or breaks where a new paragraph begins; rules and dots become gaps. */
+    Prose stem(List<Segment> segments) {
+        return make(segments, true);
+    }
+
+    /** The same without gaps. */
+    Prose text(List<Segment> segments) {
+        return make(segments, false);
+    }
+
+    private Prose make(List<Segment> segments, boolean gaps) {
+        List<Inline> parts = new ArrayList<>();
+        Set<Emphasis> throughout = throughout(segments);
+        int[] gapNumber = {0};
+        for (int i = 0; i < segments.size(); i++) {
+            if (i > 0) {
+                parts.add(isNewParagraph(segments, i) ? new Inline.Break() : new Inline.Text(" ", Set.of()));
+            }
+            add(parts, segments.get(i), throughout, gaps, gapNumber);
+        }
+        return new Prose(merged(parts));
+    }
+
+    private boolean isNewParagraph(List<Segment> segments, int i) {
+        String above = source.text(segments.get(i - 1)).strip();
+        String here = source.text(segments.get(i)).strip();
+        boolean sentenceOver = above.matches("(?s).*[.!?:;][\"'\u201d\u2019)\\]]?");
+        return sentenceOver || !here.isEmpty() && !Character.isLowerCase(here.charAt(0));
+    }
+
+    private Set<Emphasis> throughout(List<Segment> segments) {
+        Set<Emphasis> all = EnumSet.complementOf(EnumSet.of(Emphasis.SUPERSCRIPT, Emphasis.SUBSCRIPT));
+        for (Segment segment : segments) {
+            Line line = source.line(segment.line());
+            all.removeIf(emphasis -> !line.isMostly(emphasis, segment.from(), segment.to()));
+        }
+        return all;
+    }
+
+    private void add(List<Inline> parts, Segment segment, Set<Emphasis> without, boolean gaps, int[] gapNumber) {
+        Line line = source.line(segment.line());
+        int at = segment.from();
+        while (at < segment.to()) {
+            int end = Math.min(segment.to(), nextChange(line, at));
+            Set<Emphasis> emphasis = EnumSet.noneOf(Emphasis.class);
+            String figure = "";
+            for (Span span : line.spans()) {
+                if (span.from() <= at && at < span.to()) {
+                    emphasis.addAll(span.emphasis());
+                    figure = span.figure().isEmpty() ? figure : span.figure();
+                }
+            }
+            emphasis.removeAll(without);
+            String text = line.text().substring(at, end);
+            if (!figure.isEmpty()) {
+                parts.add(new Inline.Picture(figure, alternative(figure)));
+            } else {
+                addText(parts, text, emphasis, gaps, gapNumber);
+            }
+            at = end;
+        }
+    }
+
+    private String alternative(String id) {
+        return source.figures().stream()
+                .filter(figure -> figure.id().equals(id))
+                .map(figure -> figure.alternative())
+                .findFirst()
+                .orElse("");
+    }
+
+    private static int nextChange(Line line, int at) {
+        int next = line.text().length();
+        for (Span span : line.spans()) {
+            if (span.from() > at) {
+                next = Math.min(next, span.from());
+            } else if (span.to() > at) {
+                next = Math.min(next, span.to());
+            }
+        }
+        return Math.max(next, at + 1);
+    }
+
+    private static void addText(
+            List<Inline> parts, String text, Set<Emphasis> emphasis, boolean gaps, int[] gapNumber) {
+        Matcher formula = FORMULA.matcher(text);
+        int at = 0;
+        while (formula.find()) {
+            addPlain(parts, text.substring(at, formula.start()), emphasis, gaps, gapNumber);
+            parts.add(new Inline.Formula(formula.group(1)));
+            at = formula.end();
+        }
+        addPlain(parts, text.substring(at), emphasis, gaps, gapNumber);
+    }
+
+    private static void addPlain(List<Inline> parts, String text, Set<Emphasis> emphasis, boolean gaps, int[] number) {
+        Matcher gap = GAP.matcher(text);
+        int at = 0;
+        while (gaps && gap.find()) {
+            addIfAny(parts, text.substring(at, gap.start()), emphasis);
+            parts.add(new Inline.Gap(++number[0]));
+            at = gap.end();
+        }
+        addIfAny(parts, text.substring(at), emphasis);
+    }
+
+    private static void addIfAny(List<Inline> parts, String text, Set<Emphasis> emphasis) {
+        String spaced = text.replaceAll("\\s+", " ");
+        if (!spaced.isEmpty()) {
+            parts.add(new Inline.Text(spaced, emphasis));
+        }
+    }
+
+    /** Word processors cut text into runs where nothing changes; neighbours set alike become one again. */
+    private static List<Inline> merged(List<Inline> parts) {
+        List<Inline> merged = new ArrayList<>();
+        for (Inline part : parts) {
+            int last = merged.size() - 1;
+            if (last >= 0
+                    && part instanceof Inline.Text here
+                    && merged.get(last) instanceof Inline.Text above
+                    && here.emphasis().equals(above.emphasis())) {
+                merged.set(
+                        last, new Inline.Text((above.text() + here.text()).replaceAll(" {2,}", " "), here.emphasis()));
+            } else {
+                merged.add(part);
+            }
+        }
+        return stripped(merged);
+    }
+
+    private static List<Inline> stripped(List<Inline> parts) {
+        if (!parts.isEmpty() && parts.get(0) instanceof Inline.Text first) {
+            parts.set(0, new Inline.Text(first.text().stripLeading(), first.emphasis()));
+        }
+        int last = parts.size() - 1;
+        if (last >= 0 && parts.get(last) instanceof Inline.Text end) {
+            parts.set(last, new Inline.Text(end.text().stripTrailing(), end.emphasis()));
+        }
+        parts.removeIf(part -> part instanceof Inline.Text text && text.text().isEmpty());
+        return parts;
+    }
+}

@@ -1,0 +1,190 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.MultipleChoice;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.Section;
+import org.tidyleaf.question.SingleChoice;
+import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.question.TrueFalse;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+
+/** Drafts and their keys to questions: settles the type and puts the key where the type wants it. */
+final class QuestionMaker {
+
+    /** A key of more words than this is a model answer. */
+    private static final int SHORT_ANSWER_WORDS = 5;
+
+    private static final Pattern SEVERAL = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("several") + "\\b.*");
+    private static final Pattern EXPLAIN =
+            Vocabulary.pattern("(?:.*[.:!]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
+    private static final Pattern NUMBER_ASKED =
+            Vocabulary.pattern("(?:.*[.:!,]\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
+
+    private final ProseMaker prose;
+    private final List<Section> sections;
+
+    private QuestionMaker(Source source, List<Section> sections) {
+        this.prose = new ProseMaker(source);
+        this.sections = sections;
+    }
+
+    static List<ReadQuestion> make(Source source, Drafts drafts, List<GatheredKey> keys) {
+        QuestionMaker maker = new QuestionMaker(source, drafts.sections());
+        List<ReadQuestion> questions = new ArrayList<>();
+        for (int i = 0; i < keys.size(); i++) {
+            questions.add(maker.make(drafts.questions(), i, keys.get(i)));
+        }
+        return questions;
+    }
+
+    private ReadQuestion make(List<Draft> drafts, int index, GatheredKey key) {
+        Draft draft = drafts.get(index);
+        Question question = question(draft, particulars(draft), key);
+        List<Segment> stem =
+                draft.stem.isEmpty() ? List.of(draft.cues.get(0).piece().segment()) : draft.stem;
+        List<List<Segment>> options = draft.options.stream()
+                .map(option -> List.copyOf(option.segments))
+                .toList();
+        KeySource source = question.isKeyed() && key.source() != KeySource.NONE ? key.source() : KeySource.NONE;
+        return new ReadQuestion(question, evidence(drafts, index, key), source, doubt(draft, key), stem, options);
+    }
+
+    private Particulars particulars(Draft draft) {
+        Prose stem = prose.stem(draft.stem).plus(draft.pictures);
+        return new Particulars(
+                draft.id,
+                draft.number,
+                stem,
+                draft.points,
+                draft.section,
+                draft.stimulus,
+                Draft.join(draft.feedback),
+                Draft.join(draft.hints));
+    }
+
+    private Question question(Draft draft, Particulars particulars, GatheredKey key) {
+        if (!draft.options.isEmpty()) {
+            return choice(draft, particulars, key);
+        }
+        if (!draft.judgement.isEmpty()) {
+            return new TrueFalse(particulars, judgementOptions(draft.judgement), key.chosen());
+        }
+        return open(draft, particulars, key);
+    }
+
+    private Question choice(Draft draft, Particulars particulars, GatheredKey key) {
+        List<Option> options = new ArrayList<>();
+        for (Draft.OptionDraft option : draft.options) {
+            options.add(new Option(option.label, prose.text(option.segments), Draft.join(option.feedback)));
+        }
+        if (isJudgement(options)) {
+            return new TrueFalse(particulars, options, key.chosen());
+        }
+        boolean several = key.chosen().size() > 1
+                || key.chosen().isEmpty()
+                        && SEVERAL.matcher(particulars.stem().plain()).matches();
+        return several
+                ? new MultipleChoice(particulars, options, key.chosen())
+                : new SingleChoice(particulars, options, key.chosen());
+    }
+
+    private static boolean isJudgement(List<Option> options) {
+        if (options.size() != 2) {
+            return false;
+        }
+        String pair = AnswerParser.bare(options.get(0).text().plain()) + "/"
+                + AnswerParser.bare(options.get(1).text().plain());
+        return Vocabulary.ALL.has("pairs", pair);
+    }
+
+    private static List<Option> judgementOptions(List<String> words) {
+        return words.stream()
+                .map(word -> new Option("", Prose.of(word), Prose.EMPTY))
+                .toList();
+    }
+
+    private Question open(Draft draft, Particulars particulars, GatheredKey key) {
+        String said = key.text().orElse("");
+        int gaps = particulars.stem().gapCount();
+        Optional<Integer> judged = AnswerParser.judgement(said);
+        if (judged.isPresent() && gaps == 0 && said.length() > 0) {
+            return new TrueFalse(particulars, judgementOptions(List.of("True", "False")), Set.of(judged.get()));
+        }
+        if (gaps == 0 && said.isEmpty() && isJudgedSection(draft)) {
+            return new TrueFalse(particulars, judgementOptions(List.of("True", "False")), Set.of());
+        }
+        Optional<NumericEntry.Key> number = NumberParser.key(said);
+        if (number.isPresent() && gaps <= 1) {
+            return new NumericEntry(particulars, number);
+        }
+        boolean shortKey = !said.isEmpty()
+                && said.split("\\s+").length <= SHORT_ANSWER_WORDS * Math.max(1, gaps) + 2
+                && !said.endsWith(".");
+        if (gaps > 0 || shortKey && draft.models.isEmpty()) {
+            return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
+        }
+        return withoutKey(draft, particulars, said);
+    }
+
+    private static Question withoutKey(Draft draft, Particulars particulars, String said) {
+        String stem = particulars.stem().plain();
+        boolean asksNumber = NUMBER_ASKED.matcher(stem).matches() && draft.writingLines <= 1;
+        boolean explains = EXPLAIN.matcher(stem).matches() || draft.writingLines > 1 || !draft.models.isEmpty();
+        if (said.isEmpty() && !explains && asksNumber) {
+            return new NumericEntry(particulars, Optional.empty());
+        }
+        if (said.isEmpty() && !explains && draft.writingLines == 1) {
+            return new TextEntry(particulars, List.of(List.of()));
+        }
+        Prose model = draft.models.isEmpty() ? Prose.of(said) : Draft.join(draft.models);
+        return new ExtendedText(particulars, model);
+    }
+
+    private boolean isJudgedSection(Draft draft) {
+        if (draft.section < 0) {
+            return false;
+        }
+        Section section = sections.get(draft.section);
+        String heading = (section.title() + " " + section.instructions().plain()).toLowerCase(Locale.ROOT);
+        return Vocabulary.ALL.pairs().stream()
+                .anyMatch(pair -> heading.matches(
+                        ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,8}\\b" + Pattern.quote(pair[1]) + "\\b.*"));
+    }
+
+    private static List<String> evidence(List<Draft> drafts, int index, GatheredKey key) {
+        Draft draft = drafts.get(index);
+        List<String> evidence = new ArrayList<>();
+        if (draft.inSequence && index > 0 && !drafts.get(index - 1).number.isEmpty()) {
+            evidence.add(draft.number + " follows " + drafts.get(index - 1).number);
+        } else if (draft.inSequence) {
+            evidence.add("it begins the numbering with " + draft.number);
+        } else {
+            evidence.add("it stands where a question begins");
+        }
+        if (draft.options.size() > 1 && !draft.options.get(0).label.isEmpty()) {
+            evidence.add(draft.options.size() + " letters in a row, " + draft.options.get(0).label + " to "
+                    + draft.options.get(draft.options.size() - 1).label);
+        } else if (draft.options.size() > 1) {
+            evidence.add(draft.options.size() + " lines below it, each an answer");
+        }
+        evidence.addAll(key.evidence());
+        return evidence;
+    }
+
+    private static double doubt(Draft draft, GatheredKey key) {
+        double doubt = key.conflict().isPresent() ? Math.max(draft.doubt, 0.5) : draft.doubt;
+        return Math.round(doubt * 1000) / 1000.0;
+    }
+}

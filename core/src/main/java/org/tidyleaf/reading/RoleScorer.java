@@ -1,0 +1,247 @@
+package org.tidyleaf.reading;
+
+import java.util.Optional;
+import org.tidyleaf.reading.Cues.Announces;
+import org.tidyleaf.reading.Cues.Trait;
+
+/**
+ * How well a role fits a piece in its surroundings, in points that add up along the document; a difference of three is a
+ * clear case. The weights were set by hand on documents of many habits.
+ */
+final class RoleScorer {
+
+    private static final double SURE = 7;
+    private static final double CLEAR = 3.5;
+    private static final double LEANING = 1.5;
+    private static final double SLIGHT = 0.5;
+
+    private final Habits habits;
+    private final Lessons lessons;
+
+    RoleScorer(Habits habits, Lessons lessons) {
+        this.habits = habits;
+        this.lessons = lessons;
+    }
+
+    /**
+     * The fit of a step.
+     *
+     * @param index the piece's place, {@code before} the piece above or empty for the first
+     */
+    double score(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
+        double fit = lessons.weight(cues, to.role(), to.more()) + offBody(cues, to);
+        return fit
+                + switch (to.role()) {
+                    case TITLE -> title(cues);
+                    case SECTION -> section(index, cues, from);
+                    case INSTRUCTION -> instruction(index, cues, from, to);
+                    case STIMULUS -> stimulus(index, cues, before, to);
+                    case STEM -> to.more() ? goesOn(index, cues, before, from) : stem(index, cues, from);
+                    case OPTION -> to.more() ? optionGoesOn(index, cues, before) : option(cues, before, from, to);
+                    case KEY -> announced(index, cues, to, Announces.KEY, Announces.MODEL);
+                    case FEEDBACK -> announced(index, cues, to, Announces.FEEDBACK);
+                    case HINT -> announced(index, cues, to, Announces.HINT);
+                    case POINTS -> cues.is(Trait.POINTS_ONLY) ? SURE : -SURE;
+                    case FIGURE -> cues.is(Trait.FIGURE_ONLY) ? SURE : -2 * SURE;
+                    case ASIDE -> aside(index, cues, from);
+                    case PAIR, WORDS, ROW -> -SURE;
+                };
+    }
+
+    private static double offBody(Cues cues, Step to) {
+        return cues.is(Trait.OFF_BODY) && to.role() != Role.ASIDE ? -2 * SURE : 0;
+    }
+
+    private boolean isNextStem(int index) {
+        return habits.chained().contains(index);
+    }
+
+    private double title(Cues cues) {
+        double fit = cues.line().number() == 1 ? LEANING : -LEANING;
+        fit += cues.is(Trait.HEADING) ? CLEAR : 0;
+        fit += cues.is(Trait.BOLD) || cues.is(Trait.CENTERED) ? LEANING : 0;
+        fit += cues.is(Trait.SHORT) ? LEANING : -LEANING;
+        fit -= cues.is(Trait.ENDS_SENTENCE) ? LEANING : 0;
+        fit -= cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
+        fit -= cues.is(Trait.FILL_IN) || cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
+        fit -= cues.is(Trait.SECTION_WORD) ? LEANING : 0;
+        return fit - (hasOwnLabel(cues) ? CLEAR : 0);
+    }
+
+    private boolean hasOwnLabel(Cues cues) {
+        return habits.stemLabel(cues).isPresent() || habits.optionLabel(cues).isPresent();
+    }
+
+    private double section(int index, Cues cues, Step from) {
+        double fit = -CLEAR;
+        fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
+        fit += cues.is(Trait.HEADING) ? SURE : 0;
+        fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
+        fit += cues.is(Trait.BOLD) && cues.is(Trait.SHORT) ? CLEAR : 0;
+        fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
+        fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? CLEAR : 0;
+        fit -= cues.is(Trait.LONG) ? CLEAR : 0;
+        fit -= cues.is(Trait.RULE) || cues.is(Trait.FILL_IN) || cues.is(Trait.END_WORD) ? CLEAR : 0;
+        fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
+        fit -= cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.STARTS_LOWER) ? SURE : 0;
+        fit -= from.option() == Step.BEFORE_TITLE ? LEANING : 0;
+        fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
+        fit -= habits.optionLabel(cues).isPresent() ? CLEAR : 0;
+        return fit - (isNextStem(index) ? SURE : 0);
+    }
+
+    private double instruction(int index, Cues cues, Step from, Step to) {
+        double fit = -CLEAR;
+        fit += cues.is(Trait.INSTRUCTION_WORD) ? CLEAR : 0;
+        fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
+        fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
+        fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;
+        fit += to.more() ? LEANING : 0;
+        fit -= from.inQuestion() ? CLEAR : 0;
+        fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? LEANING : 0;
+        fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
+        fit -= cues.sign().isPresent() ? CLEAR : 0;
+        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    private double stimulus(int index, Cues cues, Optional<Cues> before, Step to) {
+        double fit = -CLEAR;
+        fit += cues.is(Trait.RANGE) && cues.is(Trait.PASSAGE_WORD) ? SURE : 0;
+        fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
+        fit += cues.is(Trait.LONG) ? LEANING : 0;
+        fit += to.more() ? CLEAR : 0;
+        fit -= cues.is(Trait.RULE) ? SURE : 0;
+        fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
+        fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
+        fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
+        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    private double stem(int index, Cues cues, Step from) {
+        double fit = 0;
+        if (isNextStem(index)) {
+            fit += SURE;
+        } else if (habits.numbersStems()) {
+            fit -= habits.stemLabel(cues).isPresent() ? SLIGHT : CLEAR + SLIGHT;
+        } else {
+            fit += cues.spaceBefore() > 0 ? LEANING : -CLEAR;
+            fit += cues.is(Trait.GAP) ? LEANING : 0;
+        }
+        fit += cues.is(Trait.QUESTION_MARK) || cues.is(Trait.COLON) ? LEANING : 0;
+        fit -= notStem(cues);
+        fit -= habits.optionLabel(cues).isPresent() && !isNextStem(index) ? SURE : 0;
+        fit -= from.option() == 1 ? LEANING : 0;
+        fit -= from.option() == Step.BEFORE_TITLE && !isNextStem(index) ? LEANING : 0;
+        return fit + (from.option() >= 2 ? SLIGHT : 0);
+    }
+
+    private static double notStem(Cues cues) {
+        double against = cues.lead().isPresent() ? CLEAR : 0;
+        against += cues.is(Trait.FILL_IN) ? CLEAR : 0;
+        against += cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
+        against += cues.is(Trait.JUDGEMENT_WORD)
+                        || cues.is(Trait.POINTS_ONLY)
+                        || cues.sign().isPresent()
+                ? CLEAR
+                : 0;
+        against += cues.is(Trait.END_WORD) && cues.labels().isEmpty() ? CLEAR : 0;
+        return against + (cues.is(Trait.STARTS_LOWER) && cues.labels().isEmpty() ? CLEAR : 0);
+    }
+
+    /** A stem's next line: it goes on in the middle of a sentence, or what stood above was only the number. */
+    private double goesOn(int index, Cues cues, Optional<Cues> before, Step from) {
+        double fit = -SLIGHT;
+        boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
+        boolean onlyNumber = before.filter(this::isOnlyNumber).isPresent();
+        fit += onlyNumber ? CLEAR : 0;
+        fit += open && cues.is(Trait.STARTS_LOWER) && cues.labels().isEmpty() ? CLEAR : 0;
+        fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;
+        fit -= cues.spaceBefore() > 0 ? LEANING : 0;
+        fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
+        fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
+        fit -= cues.is(Trait.JUDGEMENT_WORD) || cues.is(Trait.POINTS_ONLY) ? CLEAR : 0;
+        fit -= cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
+        fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;
+        fit -= from.role() != Role.STEM ? SLIGHT : 0;
+        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    private boolean isOnlyNumber(Cues cues) {
+        return habits.stemLabel(cues)
+                .filter(label -> HabitFinder.textBehind(cues, label, habits).isBlank())
+                .isPresent();
+    }
+
+    private double option(Cues cues, Optional<Cues> before, Step from, Step to) {
+        Optional<Label> label = habits.optionLabel(cues);
+        boolean ticked =
+                cues.labels().stream().anyMatch(l -> l.kind() == Label.Kind.BULLET || l.kind() == Label.Kind.BOX);
+        double fit;
+        if (label.isPresent()) {
+            int step = label.get().ordinal() - from.option();
+            fit = step == 1 ? SURE : step > 1 ? LEANING : -CLEAR;
+        } else if (ticked) {
+            fit = CLEAR;
+        } else {
+            fit = bareOption(cues, before, from);
+        }
+        fit += cues.sign().isPresent() ? CLEAR : 0;
+        fit -= cues.lead().isPresent() && label.isEmpty() ? CLEAR : 0;
+        return fit - (cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0);
+    }
+
+    /** An option without letter or bullet: a line of its own right below its question or the option above. */
+    private double bareOption(Cues cues, Optional<Cues> before, Step from) {
+        double fit = habits.lettersOptions() ? -CLEAR : SLIGHT;
+        fit += cues.is(Trait.JUDGEMENT_WORD) ? CLEAR : 0;
+        fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
+        fit -= cues.is(Trait.QUESTION_MARK) ? LEANING : 0;
+        fit -= cues.is(Trait.LONG) || cues.is(Trait.SECTION_WORD) || cues.is(Trait.END_WORD) ? CLEAR : 0;
+        fit -= cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.FILL_IN) || cues.is(Trait.POINTS_ONLY) ? SURE : 0;
+        boolean startsAlike = from.option() == 0
+                || before.filter(b -> b.is(Trait.STARTS_LOWER) == cues.is(Trait.STARTS_LOWER))
+                        .isPresent();
+        fit += startsAlike ? SLIGHT : 0;
+        boolean stemOpen = from.option() == 0
+                && before.filter(b -> b.is(Trait.ENDS_SENTENCE)).isEmpty();
+        fit -= stemOpen && cues.is(Trait.STARTS_LOWER) && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
+        return fit - (habits.stemLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    private double optionGoesOn(int index, Cues cues, Optional<Cues> before) {
+        double fit = habits.lettersOptions() ? 0 : -CLEAR;
+        boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
+        fit += open && cues.is(Trait.STARTS_LOWER) && cues.labels().isEmpty() ? CLEAR : 0;
+        fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
+        fit -= cues.lead().isPresent() ? CLEAR : 0;
+        fit -= cues.is(Trait.BOLD) && before.filter(b -> b.is(Trait.BOLD)).isEmpty() ? LEANING : 0;
+        fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) || cues.is(Trait.CAPITALS) ? CLEAR : 0;
+        fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.POINTS_ONLY) ? SURE : 0;
+        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    private double announced(int index, Cues cues, Step to, Announces... kinds) {
+        if (to.more()) {
+            double fit = cues.spaceBefore() > 0 || cues.lead().isPresent() ? -CLEAR : 0;
+            return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : SLIGHT);
+        }
+        for (Announces kind : kinds) {
+            if (cues.announces(kind)) {
+                return to.inQuestion() ? SURE : -LEANING;
+            }
+        }
+        return -SURE;
+    }
+
+    private double aside(int index, Cues cues, Step from) {
+        double fit = from.inQuestion() ? -LEANING : SLIGHT;
+        fit += cues.is(Trait.FILL_IN) && habits.stemLabel(cues).isEmpty() ? SURE : 0;
+        fit += cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0;
+        fit += cues.is(Trait.OFF_BODY) ? 2 * SURE : 0;
+        fit += cues.is(Trait.END_WORD) && cues.labels().isEmpty() ? CLEAR : 0;
+        fit += cues.announces(Announces.LABEL) ? SURE : 0;
+        fit += cues.spaceBefore() > 0 && from.inQuestion() ? SLIGHT : 0;
+        fit -= cues.is(Trait.FIGURE_ONLY) ? LEANING : 0;
+        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? CLEAR : 0);
+    }
+}

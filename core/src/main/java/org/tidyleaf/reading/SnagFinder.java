@@ -1,0 +1,90 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Option;
+
+/** Looks over what was read for what the teacher should see before publishing. */
+final class SnagFinder {
+
+    private final List<Snag> snags = new ArrayList<>();
+
+    private SnagFinder() {}
+
+    static List<Snag> find(Drafts drafts, List<ReadQuestion> questions, List<GatheredKey> keys) {
+        SnagFinder finder = new SnagFinder();
+        for (int i = 0; i < questions.size(); i++) {
+            finder.look(i + 1, drafts.questions().get(i), questions.get(i), keys.get(i));
+        }
+        finder.numbers(drafts.questions());
+        return List.copyOf(finder.snags);
+    }
+
+    private void add(String kind, int question, Draft draft, String message) {
+        snags.add(new Snag(kind, question, draft.firstLine(), message));
+    }
+
+    private void look(int place, Draft draft, ReadQuestion read, GatheredKey key) {
+        if (!read.question().isKeyed()) {
+            add("missing-key", place, draft, "No right answer found for this one. Set it here.");
+        }
+        key.conflict()
+                .ifPresent(conflict -> add(
+                        "keys-disagree", place, draft, "Two keys disagree: " + conflict + ". Choose the right one."));
+        if (draft.stem.isEmpty()) {
+            add("empty-stem", place, draft, "The question has no text. Give it one, or join it to the line above.");
+        }
+        if (read.question() instanceof ChoiceQuestion choice) {
+            options(place, draft, choice);
+        }
+    }
+
+    private void options(int place, Draft draft, ChoiceQuestion choice) {
+        if (choice.options().size() == 1) {
+            add("one-option", place, draft, "There is only one option. Look whether the next lines belong here.");
+        }
+        Set<String> seen = new HashSet<>();
+        for (Option option : choice.options()) {
+            if (!seen.add(option.text().plain()) && !option.text().isEmpty()) {
+                add(
+                        "duplicate-option",
+                        place,
+                        draft,
+                        "Two options say the same: \u201c" + option.text().plain() + "\u201d.");
+            }
+        }
+        for (int i = 0; i + 1 < draft.options.size(); i++) {
+            String here = draft.options.get(i).label;
+            String next = draft.options.get(i + 1).label;
+            if (here.length() == 1 && next.length() == 1 && next.charAt(0) - here.charAt(0) > 1) {
+                add(
+                        "option-gap",
+                        place,
+                        draft,
+                        "After " + here + " comes " + next + ". Look for the option between them.");
+            }
+        }
+    }
+
+    private void numbers(List<Draft> drafts) {
+        for (int i = 1; i < drafts.size(); i++) {
+            String above = drafts.get(i - 1).number;
+            String here = drafts.get(i).number;
+            if (above.matches("\\d{1,4}") && here.matches("\\d{1,4}")) {
+                int step = Integer.parseInt(here) - Integer.parseInt(above);
+                if (step > 1) {
+                    add(
+                            "number-gap",
+                            i + 1,
+                            drafts.get(i),
+                            "After " + above + " comes " + here + ". Look whether a question is missing between them.");
+                } else if (step == 0) {
+                    add("number-repeat", i + 1, drafts.get(i), "The number " + here + " stands here twice.");
+                }
+            }
+        }
+    }
+}

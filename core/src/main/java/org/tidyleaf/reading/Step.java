@@ -1,0 +1,20 @@
+package org.tidyleaf.reading;
+
+/**
+ * One way to understand a piece, given all before it.
+ *
+ * @param role what the piece is
+ * @param more whether it goes on from the piece above with the same role
+ * @param option how many options of the current question have been met: {@link #BEFORE_TITLE}, {@link #OUTSIDE} any
+ *     question, 0 in a stem, else the last option's ordinal
+ */
+record Step(Role role, boolean more, int option) {
+    static final int BEFORE_TITLE = -2;
+    static final int OUTSIDE = -1;
+
+    static final Step START = new Step(Role.ASIDE, false, BEFORE_TITLE);
+
+    boolean inQuestion() {
+        return option >= 0;
+    }
+}

@@ -1,0 +1,77 @@
+package org.tidyleaf.reading;
+
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Properties;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * The key words of tests in all languages we know, from the resource files {@code words_xx.properties}. A document is
+ * read with all of them at once: teachers mix languages, and a word of one is hardly ever a key word of another.
+ */
+final class Vocabulary {
+
+    static final Vocabulary ALL = new Vocabulary(List.of("en", "de", "fr", "es", "it", "pt", "nl", "pl"));
+
+    private final Map<String, Set<String>> words = new HashMap<>();
+
+    private Vocabulary(List<String> languages) {
+        for (String language : languages) {
+            load(language).forEach((key, value) -> {
+                Set<String> all = words.computeIfAbsent(key.toString(), k -> new HashSet<>());
+                all.addAll(List.of(value.toString().toLowerCase(Locale.ROOT).split("\\|")));
+            });
+        }
+    }
+
+    private static Properties load(String language) {
+        Properties properties = new Properties();
+        String name = "words_" + language + ".properties";
+        try (var stream = Vocabulary.class.getResourceAsStream(name)) {
+            if (stream == null) {
+                throw new IllegalStateException("no word list " + name);
+            }
+            properties.load(new InputStreamReader(stream, StandardCharsets.UTF_8));
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return properties;
+    }
+
+    boolean has(String kind, String word) {
+        return words.getOrDefault(kind, Set.of())
+                .contains(word.toLowerCase(Locale.ROOT).strip());
+    }
+
+    /** A pattern's alternatives for one kind of word, longest first so that none hides another, in a group. */
+    String either(String... kinds) {
+        List<String> all = new ArrayList<>();
+        for (String kind : kinds) {
+            all.addAll(words.getOrDefault(kind, Set.of()));
+        }
+        all.sort(Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder()));
+        return "(?:" + String.join("|", all.stream().map(Pattern::quote).toList()) + ")";
+    }
+
+    /** The two words of each pair that a statement may be judged by: "true/false". */
+    List<String[]> pairs() {
+        return words.getOrDefault("pairs", Set.of()).stream()
+                .sorted()
+                .map(pair -> pair.split("/"))
+                .toList();
+    }
+
+    static Pattern pattern(String regex) {
+        return Pattern.compile(regex, Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
+    }
+}

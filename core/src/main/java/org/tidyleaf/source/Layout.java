@@ -1,0 +1,27 @@
+package org.tidyleaf.source;
+
+import java.util.Optional;
+
+/**
+ * Where and how a line stands.
+ *
+ * @param indent distance of its first character from the left margin, in twentieths of a point; in plain text 120 for
+ *     each space
+ * @param spaceBefore how many empty lines stand before it
+ * @param style the word processor's name of its style, or empty
+ * @param place which part of the document it belongs to
+ * @param cell its place in a table, if any
+ * @param centered whether it is centred
+ */
+public record Layout(int indent, int spaceBefore, String style, Place place, Optional<Cell> cell, boolean centered) {
+
+    public static Layout plain(int indent, int spaceBefore) {
+        return new Layout(indent, spaceBefore, "", Place.BODY, Optional.empty(), false);
+    }
+
+    /** Whether the style's name says that it is a heading or a title. */
+    public boolean isHeading() {
+        String name = style.toLowerCase(java.util.Locale.ROOT);
+        return name.startsWith("heading") || name.equals("title") || name.equals("subtitle");
+    }
+}
