@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 
@@ -26,6 +27,9 @@ final class HabitFinder {
 
     private static final Pattern MARGIN_KEY = Pattern.compile("\\s*\\(([A-H])\\)(?:\\s*\\[[^\\]]{0,80}])*\\s*");
 
+    private static final Pattern HEADING =
+            Pattern.compile("(\\p{Lu}[\\p{L}]{2,20})\\s+([A-Z]?\\d{1,2}|[IVX]{1,5}|[A-Z])(?:\\s*[.:)\u2013-]|\\s|$)");
+
     private HabitFinder() {}
 
     static Habits find(List<Cues> all) {
@@ -40,7 +44,11 @@ final class HabitFinder {
                     options.put(shape, lettered);
                 }
             } else if (kind == Label.Kind.NUMBER) {
-                chains.put(shape, chain(seen));
+                List<Seen> members = chain(seen);
+                // A lone number is a year at the start of a line, unless it is the only question of all.
+                if (members.size() > 1 || members.get(0).label().ordinal() == 1) {
+                    chains.put(shape, members);
+                }
             } else if (kind == Label.Kind.CODE && seen.size() >= CODES_IN_EARNEST) {
                 chains.put(shape, seen);
             }
@@ -54,7 +62,11 @@ final class HabitFinder {
             members.forEach(seen -> chained.add(seen.piece()));
         });
         return new Habits(
-                Map.copyOf(stems), Map.copyOf(options), Set.copyOf(chained), hasMarginKey(all, chained, stems));
+                Map.copyOf(stems),
+                Map.copyOf(options),
+                Set.copyOf(chained),
+                headings(all, chained),
+                hasMarginKey(all, chained, stems));
     }
 
     /** A label and the place of its piece. */
@@ -165,6 +177,19 @@ final class HabitFinder {
         all.addAll(members);
         all.addAll(after.size() > 1 ? after : List.of());
         return all;
+    }
+
+    private static Set<Integer> headings(List<Cues> all, Set<Integer> chained) {
+        Map<String, Map<String, Integer>> seen = new TreeMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            Matcher matcher = HEADING.matcher(all.get(i).text());
+            if (matcher.lookingAt() && !chained.contains(i) && all.get(i).is(Trait.SHORT)) {
+                seen.computeIfAbsent(matcher.group(1), w -> new TreeMap<>()).put(matcher.group(2), i);
+            }
+        }
+        Set<Integer> headings = new HashSet<>();
+        seen.values().stream().filter(places -> places.size() >= 2).forEach(places -> headings.addAll(places.values()));
+        return Set.copyOf(headings);
     }
 
     private static boolean hasMarginKey(List<Cues> all, Set<Integer> chained, Map<String, Integer> stems) {

@@ -10,10 +10,15 @@ import java.util.Set;
  * @param stemShapes label shapes that number its questions, with how many they number
  * @param optionShapes label shapes that letter its options, with how many they letter
  * @param chained places among the pieces whose label continues the run of question numbers
+ * @param headings places among the pieces whose first word recurs with another number or letter ("Unit 1", "Unit 2")
  * @param marginKey whether a letter in brackets behind the number is the key ("T1 (B)")
  */
 record Habits(
-        Map<String, Integer> stemShapes, Map<String, Integer> optionShapes, Set<Integer> chained, boolean marginKey) {
+        Map<String, Integer> stemShapes,
+        Map<String, Integer> optionShapes,
+        Set<Integer> chained,
+        Set<Integer> headings,
+        boolean marginKey) {
 
     boolean numbersStems() {
         return !stemShapes.isEmpty();

@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -46,18 +47,18 @@ final class RoleAssigner {
         List<Map<Step, Reached>> forward = forward();
         List<Map<Step, Double>> backward = backward(forward);
         List<Assigned> result = new ArrayList<>();
-        Step at = null;
+        Step at = all.isEmpty() ? Step.START : best(forward.get(all.size() - 1));
         for (int i = all.size() - 1; i >= 0; i--) {
-            at = at == null ? best(forward.get(i)) : at;
-            result.add(0, new Assigned(all.get(i), at, doubt(i, at, forward.get(i), backward.get(i))));
+            result.add(new Assigned(all.get(i), at, doubt(at, forward.get(i), backward.get(i))));
             at = forward.get(i).get(at).from();
         }
+        Collections.reverse(result);
         return result;
     }
 
-    private static Step best(Map<Step, Reached> reached) {
+    private Step best(Map<Step, Reached> reached) {
         return reached.entrySet().stream()
-                .max(Comparator.comparingDouble(e -> e.getValue().score()))
+                .max(Comparator.comparingDouble(e -> e.getValue().score() + scorer.endScore(e.getKey())))
                 .orElseThrow()
                 .getKey();
     }
@@ -101,11 +102,12 @@ final class RoleAssigner {
         for (int i = all.size() - 1; i >= 0; i--) {
             Map<Step, Double> here = new LinkedHashMap<>();
             for (Step step : forward.get(i).keySet()) {
-                here.put(step, i == all.size() - 1 ? 0.0 : bestOnward(i + 1, step, next));
+                here.put(step, i == all.size() - 1 ? scorer.endScore(step) : bestOnward(i + 1, step, next));
             }
-            backward.add(0, here);
+            backward.add(here);
             next = here;
         }
+        Collections.reverse(backward);
         return backward;
     }
 
@@ -120,7 +122,7 @@ final class RoleAssigner {
         return best;
     }
 
-    private static double doubt(int index, Step chosen, Map<Step, Reached> forward, Map<Step, Double> backward) {
+    private static double doubt(Step chosen, Map<Step, Reached> forward, Map<Step, Double> backward) {
         double own = forward.get(chosen).score() + backward.get(chosen);
         double other = Double.NEGATIVE_INFINITY;
         for (Map.Entry<Step, Reached> e : forward.entrySet()) {

@@ -77,6 +77,7 @@ final class RoleScorer {
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) ? SURE : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
+        fit += habits.headings().contains(index) ? LEANING + SLIGHT : 0;
         fit += cues.is(Trait.BOLD) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? CLEAR : 0;
@@ -131,6 +132,7 @@ final class RoleScorer {
         fit -= notStem(cues);
         fit -= habits.optionLabel(cues).isPresent() && !isNextStem(index) ? SURE : 0;
         fit -= from.option() == 1 ? LEANING : 0;
+        fit -= from.option() == 0 && !habits.numbersStems() ? LEANING + SLIGHT : 0;
         fit -= from.option() == Step.BEFORE_TITLE && !isNextStem(index) ? LEANING : 0;
         return fit + (from.option() >= 2 ? SLIGHT : 0);
     }
@@ -154,7 +156,7 @@ final class RoleScorer {
         boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
         boolean onlyNumber = before.filter(this::isOnlyNumber).isPresent();
         fit += onlyNumber ? CLEAR : 0;
-        fit += open && cues.is(Trait.STARTS_LOWER) && cues.labels().isEmpty() ? CLEAR : 0;
+        fit += open && startsWithinSentence(cues) ? CLEAR : 0;
         fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;
         fit -= cues.spaceBefore() > 0 ? LEANING : 0;
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
@@ -164,6 +166,17 @@ final class RoleScorer {
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= from.role() != Role.STEM ? SLIGHT : 0;
         return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    private static boolean startsWithinSentence(Cues cues) {
+        boolean digit = !cues.text().isEmpty() && Character.isDigit(cues.text().charAt(0));
+        return cues.is(Trait.STARTS_LOWER) && cues.labels().isEmpty()
+                || digit && cues.text().contains(" ");
+    }
+
+    /** What it costs to end the document there: where no question is numbered, a last line without options is none. */
+    double endScore(Step last) {
+        return last.option() == 0 && !habits.numbersStems() ? -CLEAR : 0;
     }
 
     private boolean isOnlyNumber(Cues cues) {
