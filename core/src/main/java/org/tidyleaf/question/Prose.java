@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.tidyleaf.source.Emphasis;
 
 /** Written content as a list of its parts, never as markup: renderers turn it into pages and files. May be empty. */
 public record Prose(@JsonValue List<Inline> parts) {
@@ -94,5 +95,60 @@ public record Prose(@JsonValue List<Inline> parts) {
         List<Inline> all = new ArrayList<>(parts);
         all.addAll(others);
         return new Prose(all);
+    }
+
+    /**
+     * This prose with its text replaced by what a teacher typed: what stands unchanged at the beginning and at the end
+     * keeps its emphasis, pictures stay at the end.
+     */
+    public Prose edited(String text) {
+        String old = typed();
+        int head = 0;
+        while (head < Math.min(old.length(), text.length()) && old.charAt(head) == text.charAt(head)) {
+            head++;
+        }
+        int tail = 0;
+        while (tail < Math.min(old.length(), text.length()) - head
+                && old.charAt(old.length() - 1 - tail) == text.charAt(text.length() - 1 - tail)) {
+            tail++;
+        }
+        List<Set<Emphasis>> looks = looks();
+        List<Inline> parts = new ArrayList<>();
+        int from = 0;
+        for (int at = 1; at <= text.length(); at++) {
+            Set<Emphasis> here = look(looks, from, text.length(), head, tail);
+            if (at == text.length()
+                    || !look(looks, at, text.length(), head, tail).equals(here)) {
+                parts.addAll(setAs(written(text.substring(from, at)).parts(), here));
+                from = at;
+            }
+        }
+        return new Prose(parts).plus(pictures());
+    }
+
+    private static Set<Emphasis> look(List<Set<Emphasis>> looks, int at, int length, int head, int tail) {
+        if (at < head) {
+            return looks.get(at);
+        }
+        return at >= length - tail ? looks.get(looks.size() - (length - at)) : Set.of();
+    }
+
+    /** For each character of the typed form how it is set. */
+    private List<Set<Emphasis>> looks() {
+        List<Set<Emphasis>> looks = new ArrayList<>();
+        for (Inline part : parts) {
+            Set<Emphasis> look = part instanceof Inline.Text text ? text.emphasis() : Set.of();
+            int length = part instanceof Inline.Break ? 1 : part.plain().length();
+            for (int i = 0; i < length; i++) {
+                looks.add(look);
+            }
+        }
+        return looks;
+    }
+
+    private static List<Inline> setAs(List<Inline> parts, Set<Emphasis> emphasis) {
+        return parts.stream()
+                .map(part -> part instanceof Inline.Text text ? new Inline.Text(text.text(), emphasis) : part)
+                .toList();
     }
 }

@@ -1,0 +1,21 @@
+package org.tidyleaf.marking;
+
+import java.math.BigDecimal;
+import java.util.Optional;
+
+/**
+ * What a response earned.
+ *
+ * @param earned empty while a person has to mark it
+ * @param most what could be earned
+ */
+public record Mark(Optional<BigDecimal> earned, BigDecimal most) {
+
+    public boolean waits() {
+        return earned.isEmpty();
+    }
+
+    public boolean isFull() {
+        return earned.filter(points -> points.compareTo(most) == 0).isPresent();
+    }
+}

@@ -1,0 +1,92 @@
+package org.tidyleaf.marking;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.TextEntry;
+
+/**
+ * Marks a response: {@code Mark mark = Marker.mark(question, response)}. Choices earn all or nothing (the standard's
+ * response processing {@code match_correct}), each right gap earns its share, a number counts within its tolerance, ends
+ * included. An open answer waits for a person; one left empty earns nothing.
+ */
+public final class Marker {
+
+    /** What a question is worth while nobody has said. */
+    public static final BigDecimal USUAL_POINTS = BigDecimal.ONE;
+
+    /** Shares of a point are kept to the hundredth. */
+    private static final int DECIMALS = 2;
+
+    private Marker() {}
+
+    public static BigDecimal most(Question question) {
+        return question.particulars().points().orElse(USUAL_POINTS);
+    }
+
+    public static Mark mark(Question question, Response response) {
+        BigDecimal most = most(question);
+        if (response.isEmpty()) {
+            return new Mark(Optional.of(BigDecimal.ZERO), most);
+        }
+        return new Mark(question.match(new Earned(response, most)), most);
+    }
+
+    private record Earned(Response response, BigDecimal most) implements Question.Cases<Optional<BigDecimal>> {
+
+        @Override
+        public Optional<BigDecimal> choice(ChoiceQuestion question) {
+            return allOrNothing(question.isKeyed() && question.key().equals(response.chosen()));
+        }
+
+        @Override
+        public Optional<BigDecimal> textEntry(TextEntry question) {
+            int right = 0;
+            int gaps = question.gaps().size();
+            for (int i = 0; i < gaps && i < response.entered().size(); i++) {
+                right += accepts(question.gaps().get(i), response.entered().get(i)) ? 1 : 0;
+            }
+            return Optional.of(
+                    right == gaps
+                            ? most
+                            : most.multiply(BigDecimal.valueOf(right))
+                                    .divide(BigDecimal.valueOf(gaps), DECIMALS, RoundingMode.HALF_UP)
+                                    .stripTrailingZeros());
+        }
+
+        @Override
+        public Optional<BigDecimal> numericEntry(NumericEntry question) {
+            return allOrNothing(question.key()
+                    .flatMap(key -> NumberEntry.value(response.entered().get(0), key.unit())
+                            .map(value -> value.subtract(key.value())
+                                            .abs()
+                                            .compareTo(key.tolerance().orElse(BigDecimal.ZERO))
+                                    <= 0))
+                    .orElse(false));
+        }
+
+        @Override
+        public Optional<BigDecimal> extendedText(ExtendedText question) {
+            return Optional.empty();
+        }
+
+        private Optional<BigDecimal> allOrNothing(boolean right) {
+            return Optional.of(right ? most : BigDecimal.ZERO);
+        }
+    }
+
+    private static boolean accepts(List<String> spellings, String entered) {
+        return spellings.stream().anyMatch(spelling -> plain(spelling).equals(plain(entered)));
+    }
+
+    /** Case and outer spaces don't matter, nor how many spaces stand between words (common practice). */
+    private static String plain(String text) {
+        return text.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,27 @@
+package org.tidyleaf.marking;
+
+import com.fasterxml.jackson.annotation.JsonIgnore;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What a candidate answered to one question.
+ *
+ * @param chosen 0-based places of the options chosen, in the printed order; empty where the question has none
+ * @param entered what was typed, one text for each gap
+ */
+public record Response(Set<Integer> chosen, List<String> entered) {
+
+    public static final Response NONE = new Response(Set.of(), List.of());
+
+    public Response {
+        chosen = Set.copyOf(chosen);
+        entered = List.copyOf(entered);
+    }
+
+    /** Whether nothing was chosen or typed. */
+    @JsonIgnore
+    public boolean isEmpty() {
+        return chosen.isEmpty() && entered.stream().allMatch(String::isBlank);
+    }
+}

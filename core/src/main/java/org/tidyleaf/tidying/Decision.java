@@ -1,0 +1,146 @@
+package org.tidyleaf.tidying;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Set;
+import org.tidyleaf.question.QuestionType;
+import org.tidyleaf.reading.Role;
+
+/** One thing the teacher decided. Questions are named by their id, lines by their 1-based number. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = Decision.PinLines.class, name = "pin-lines"),
+    @JsonSubTypes.Type(value = Decision.EditStem.class, name = "edit-stem"),
+    @JsonSubTypes.Type(value = Decision.EditOption.class, name = "edit-option"),
+    @JsonSubTypes.Type(value = Decision.SetKey.class, name = "set-key"),
+    @JsonSubTypes.Type(value = Decision.SetAnswer.class, name = "set-answer"),
+    @JsonSubTypes.Type(value = Decision.ChangeType.class, name = "change-type"),
+    @JsonSubTypes.Type(value = Decision.SetPoints.class, name = "set-points"),
+    @JsonSubTypes.Type(value = Decision.SetAllPoints.class, name = "set-all-points"),
+    @JsonSubTypes.Type(value = Decision.Delete.class, name = "delete"),
+    @JsonSubTypes.Type(value = Decision.Rename.class, name = "rename"),
+    @JsonSubTypes.Type(value = Decision.Dismiss.class, name = "dismiss"),
+    @JsonSubTypes.Type(value = Decision.Undo.class, name = "undo"),
+    @JsonSubTypes.Type(value = Decision.Redo.class, name = "redo")
+})
+public sealed interface Decision {
+
+    /** What was done, in a few words for a notice or a list. */
+    String inWords();
+
+    /** A pin: these lines have that role; with {@code more} each goes on from the line above it. */
+    record PinLines(List<Integer> lines, Role role, boolean more) implements Decision {
+        public PinLines {
+            lines = List.copyOf(lines);
+        }
+
+        @Override
+        public String inWords() {
+            String which = lines.size() == 1 ? "line " + lines.get(0) : lines.size() + " lines";
+            return which
+                    + (more
+                            ? " joined to the line above"
+                            : role == Role.ASIDE ? " set aside" : " read as " + role.label());
+        }
+    }
+
+    /** New text of a stem, as a teacher types it. */
+    record EditStem(String question, String text) implements Decision {
+        @Override
+        public String inWords() {
+            return "question text changed";
+        }
+    }
+
+    /** New text of the option at a 0-based place. */
+    record EditOption(String question, int option, String text) implements Decision {
+        @Override
+        public String inWords() {
+            return "option " + (option + 1) + " changed";
+        }
+    }
+
+    /** The 0-based places of all right options. */
+    record SetKey(String question, Set<Integer> key) implements Decision {
+        public SetKey {
+            key = Set.copyOf(key);
+        }
+
+        @Override
+        public String inWords() {
+            return "key set";
+        }
+    }
+
+    /**
+     * What is right where there are no options: accepted spellings, a line for each gap and a slash between spellings; or
+     * a number with tolerance and unit; or a model answer.
+     */
+    record SetAnswer(String question, String text) implements Decision {
+        @Override
+        public String inWords() {
+            return "answer set";
+        }
+    }
+
+    record ChangeType(String question, QuestionType type) implements Decision {
+        @Override
+        public String inWords() {
+            return "type changed";
+        }
+    }
+
+    record SetPoints(String question, BigDecimal points) implements Decision {
+        @Override
+        public String inWords() {
+            return "points set";
+        }
+    }
+
+    record SetAllPoints(BigDecimal points) implements Decision {
+        @Override
+        public String inWords() {
+            return points.toPlainString() + " points for every question";
+        }
+    }
+
+    record Delete(String question) implements Decision {
+        @Override
+        public String inWords() {
+            return "question deleted";
+        }
+    }
+
+    record Rename(String title) implements Decision {
+        @Override
+        public String inWords() {
+            return "renamed";
+        }
+    }
+
+    /** A snag looked at and found to be none. */
+    record Dismiss(String snag, int line) implements Decision {
+        @Override
+        public String inWords() {
+            return "snag dismissed";
+        }
+    }
+
+    /** Takes the last decision in force out of force. */
+    record Undo() implements Decision {
+        @Override
+        public String inWords() {
+            return "undone";
+        }
+    }
+
+    /** Puts the decision undone last back in force. */
+    record Redo() implements Decision {
+        @Override
+        public String inWords() {
+            return "done again";
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package org.tidyleaf.tidying;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.tidyleaf.reading.Pins;
+
+/** All decisions about one leaf in the order they were made, undone ones included. */
+public final class Decisions {
+    private final List<Decision> inForce;
+    private final Optional<Decision> undone;
+
+    public Decisions(List<Decision> made) {
+        Deque<Decision> back = new ArrayDeque<>();
+        List<Decision> force = new ArrayList<>();
+        for (Decision decision : made) {
+            if (decision instanceof Decision.Undo) {
+                if (!force.isEmpty()) {
+                    back.push(force.remove(force.size() - 1));
+                }
+            } else if (decision instanceof Decision.Redo) {
+                if (!back.isEmpty()) {
+                    force.add(back.pop());
+                }
+            } else {
+                force.add(decision);
+                back.clear();
+            }
+        }
+        this.inForce = List.copyOf(force);
+        this.undone = Optional.ofNullable(back.peek());
+    }
+
+    /** Those that hold, oldest first. */
+    public List<Decision> inForce() {
+        return inForce;
+    }
+
+    /** The one that undo would take back. */
+    public Optional<Decision> last() {
+        return inForce.isEmpty() ? Optional.empty() : Optional.of(inForce.get(inForce.size() - 1));
+    }
+
+    /** The one that redo would bring back. */
+    public Optional<Decision> undone() {
+        return undone;
+    }
+
+    /** What the reader has to obey; the latest pin of a line holds. */
+    public Pins pins() {
+        Map<Integer, Pins.Pin> pins = new HashMap<>();
+        for (Decision decision : inForce) {
+            if (decision instanceof Decision.PinLines pin) {
+                pin.lines().forEach(line -> pins.put(line, new Pins.Pin(pin.role(), pin.more())));
+            }
+        }
+        return new Pins(pins);
+    }
+}

@@ -1,0 +1,134 @@
+package org.tidyleaf.tidying;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.reading.AnswerText;
+
+/** Lays one decision over a quiz. Decisions about the source, and about questions that are not there, change nothing. */
+final class Editing {
+
+    private Editing() {}
+
+    static Quiz apply(Quiz quiz, Decision decision) {
+        if (decision instanceof Decision.Rename rename) {
+            return quiz.withTitle(rename.title());
+        }
+        if (decision instanceof Decision.Delete delete) {
+            return quiz.withQuestions(quiz.questions().stream()
+                    .filter(question -> !question.id().equals(delete.question()))
+                    .toList());
+        }
+        if (decision instanceof Decision.SetAllPoints all) {
+            return quiz.withQuestions(quiz.questions().stream()
+                    .map(question -> withPoints(question, all.points()))
+                    .toList());
+        }
+        return one(quiz, decision);
+    }
+
+    private static Quiz one(Quiz quiz, Decision decision) {
+        if (decision instanceof Decision.EditStem edit) {
+            return change(quiz, edit.question(), question -> withStem(question, edit.text()));
+        }
+        if (decision instanceof Decision.EditOption edit) {
+            return change(quiz, edit.question(), question -> withOption(question, edit));
+        }
+        if (decision instanceof Decision.SetKey set) {
+            return change(quiz, set.question(), question -> withKey(question, set.key()));
+        }
+        if (decision instanceof Decision.SetAnswer set) {
+            return change(quiz, set.question(), question -> question.match(new Answering(set.text())));
+        }
+        if (decision instanceof Decision.ChangeType type) {
+            return change(quiz, type.question(), question -> Retyping.to(question, type.type()));
+        }
+        if (decision instanceof Decision.SetPoints set) {
+            return change(quiz, set.question(), question -> withPoints(question, set.points()));
+        }
+        return quiz;
+    }
+
+    private static Quiz change(Quiz quiz, String id, UnaryOperator<Question> edit) {
+        return quiz.withQuestions(quiz.questions().stream()
+                .map(question -> question.id().equals(id) ? edit.apply(question) : question)
+                .toList());
+    }
+
+    private static Question withPoints(Question question, BigDecimal points) {
+        return question.withParticulars(question.particulars().withPoints(Optional.of(points)));
+    }
+
+    private static Question withStem(Question question, String text) {
+        Prose stem = question.particulars().stem().edited(text);
+        Question edited = question.withParticulars(question.particulars().withStem(stem));
+        return edited instanceof TextEntry entry ? fitGaps(entry) : edited;
+    }
+
+    /** As many answers as the new text has gaps: the first ones stay, further ones wait for their answer. */
+    private static TextEntry fitGaps(TextEntry entry) {
+        int wanted = Math.max(1, entry.particulars().stem().gapCount());
+        List<List<String>> gaps = new ArrayList<>(
+                entry.gaps().subList(0, Math.min(wanted, entry.gaps().size())));
+        while (gaps.size() < wanted) {
+            gaps.add(List.of());
+        }
+        return new TextEntry(entry.particulars(), gaps);
+    }
+
+    private static Question withOption(Question question, Decision.EditOption edit) {
+        if (question instanceof ChoiceQuestion choice
+                && edit.option() < choice.options().size()) {
+            List<Option> options = new ArrayList<>(choice.options());
+            Option old = options.get(edit.option());
+            options.set(edit.option(), old.withText(old.text().edited(edit.text())));
+            return choice.withOptions(options);
+        }
+        return question;
+    }
+
+    private static Question withKey(Question question, Set<Integer> key) {
+        if (!(question instanceof ChoiceQuestion choice)
+                || key.stream().anyMatch(i -> i < 0 || i >= choice.options().size())) {
+            return question;
+        }
+        return choice.withKey(key);
+    }
+
+    /** A typed answer in the way each type understands it. */
+    private record Answering(String text) implements Question.Cases<Question> {
+
+        @Override
+        public Question choice(ChoiceQuestion question) {
+            return question;
+        }
+
+        @Override
+        public Question textEntry(TextEntry question) {
+            return new TextEntry(
+                    question.particulars(),
+                    AnswerText.gaps(text, question.gaps().size()));
+        }
+
+        @Override
+        public Question numericEntry(NumericEntry question) {
+            return new NumericEntry(question.particulars(), AnswerText.number(text));
+        }
+
+        @Override
+        public Question extendedText(ExtendedText question) {
+            return new ExtendedText(question.particulars(), Prose.written(text));
+        }
+    }
+}
