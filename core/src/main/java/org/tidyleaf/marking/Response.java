@@ -1,6 +1,5 @@
 package org.tidyleaf.marking;
 
-import com.fasterxml.jackson.annotation.JsonIgnore;
 import java.util.List;
 import java.util.Set;
 
@@ -20,7 +19,6 @@ public record Response(Set<Integer> chosen, List<String> entered) {
     }
 
     /** Whether nothing was chosen or typed. */
-    @JsonIgnore
     public boolean isEmpty() {
         return chosen.isEmpty() && entered.stream().allMatch(String::isBlank);
     }

@@ -1,6 +1,5 @@
 package org.tidyleaf.question;
 
-import com.fasterxml.jackson.annotation.JsonIgnore;
 import java.util.List;
 import java.util.Set;
 
@@ -18,7 +17,6 @@ public sealed interface ChoiceQuestion extends Question permits SingleChoice, Mu
     ChoiceQuestion withOptions(List<Option> options);
 
     /** Whether more than one option may be chosen. */
-    @JsonIgnore
     default boolean takesSeveral() {
         return type() == QuestionType.MULTIPLE_CHOICE;
     }

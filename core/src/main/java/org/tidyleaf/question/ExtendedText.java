@@ -1,7 +1,5 @@
 package org.tidyleaf.question;
 
-import com.fasterxml.jackson.annotation.JsonIgnore;
-
 /**
  * An answer of a sentence or more, marked by a person.
  *
@@ -10,7 +8,6 @@ import com.fasterxml.jackson.annotation.JsonIgnore;
 public record ExtendedText(Particulars particulars, Prose answer) implements Question {
 
     @Override
-    @JsonIgnore
     public boolean isKeyed() {
         return true;
     }

@@ -1,6 +1,5 @@
 package org.tidyleaf.question;
 
-import com.fasterxml.jackson.annotation.JsonIgnore;
 import java.math.BigDecimal;
 import java.util.Optional;
 
@@ -22,7 +21,6 @@ public record NumericEntry(Particulars particulars, Optional<Key> key) implement
     }
 
     @Override
-    @JsonIgnore
     public boolean isKeyed() {
         return key.isPresent();
     }

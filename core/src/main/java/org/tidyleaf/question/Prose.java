@@ -1,7 +1,6 @@
 package org.tidyleaf.question;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
-import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.ArrayList;
 import java.util.List;
@@ -73,7 +72,6 @@ public record Prose(@JsonValue List<Inline> parts) {
                 .strip();
     }
 
-    @JsonIgnore
     public boolean isEmpty() {
         return parts.isEmpty();
     }

@@ -1,6 +1,5 @@
 package org.tidyleaf.question;
 
-import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 
@@ -24,10 +23,8 @@ public sealed interface Question permits ChoiceQuestion, TextEntry, NumericEntry
     <R> R match(Cases<R> cases);
 
     /** Whether its answers can be marked as it stands; a question for a person to mark always can. */
-    @JsonIgnore
     boolean isKeyed();
 
-    @JsonIgnore
     QuestionType type();
 
     default String id() {

@@ -1,6 +1,5 @@
 package org.tidyleaf.question;
 
-import com.fasterxml.jackson.annotation.JsonIgnore;
 import java.util.List;
 
 /**
@@ -18,7 +17,6 @@ public record TextEntry(Particulars particulars, List<List<String>> gaps) implem
     }
 
     @Override
-    @JsonIgnore
     public boolean isKeyed() {
         return gaps.stream().noneMatch(List::isEmpty);
     }

@@ -22,6 +22,7 @@ import org.tidyleaf.reading.Role;
     @JsonSubTypes.Type(value = Decision.Delete.class, name = "delete"),
     @JsonSubTypes.Type(value = Decision.Rename.class, name = "rename"),
     @JsonSubTypes.Type(value = Decision.Dismiss.class, name = "dismiss"),
+    @JsonSubTypes.Type(value = Decision.Several.class, name = "several"),
     @JsonSubTypes.Type(value = Decision.Undo.class, name = "undo"),
     @JsonSubTypes.Type(value = Decision.Redo.class, name = "redo")
 })
@@ -125,6 +126,18 @@ public sealed interface Decision {
         @Override
         public String inWords() {
             return "snag dismissed";
+        }
+    }
+
+    /** Decisions made at once, undone at once. */
+    record Several(List<Decision> parts) implements Decision {
+        public Several {
+            parts = List.copyOf(parts);
+        }
+
+        @Override
+        public String inWords() {
+            return parts.size() == 1 ? parts.get(0).inWords() : "question changed";
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.tidyleaf.reading.Pins;
 
 /** All decisions about one leaf in the order they were made, undone ones included. */
@@ -35,9 +36,13 @@ public final class Decisions {
         this.undone = Optional.ofNullable(back.peek());
     }
 
-    /** Those that hold, oldest first. */
+    /** Those that hold, oldest first; those made at once one after the other. */
     public List<Decision> inForce() {
-        return inForce;
+        return inForce.stream().flatMap(Decisions::parts).toList();
+    }
+
+    private static Stream<Decision> parts(Decision decision) {
+        return decision instanceof Decision.Several several ? several.parts().stream() : Stream.of(decision);
     }
 
     /** The one that undo would take back. */
@@ -53,7 +58,7 @@ public final class Decisions {
     /** What the reader has to obey; the latest pin of a line holds. */
     public Pins pins() {
         Map<Integer, Pins.Pin> pins = new HashMap<>();
-        for (Decision decision : inForce) {
+        for (Decision decision : inForce()) {
             if (decision instanceof Decision.PinLines pin) {
                 pin.lines().forEach(line -> pins.put(line, new Pins.Pin(pin.role(), pin.more())));
             }

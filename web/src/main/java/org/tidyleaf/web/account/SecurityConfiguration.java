@@ -1,0 +1,40 @@
+package org.tidyleaf.web.account;
+
+import jakarta.servlet.DispatcherType;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+
+/** What is open to everybody, and the headers that keep pages to themselves. */
+@Configuration
+class SecurityConfiguration {
+
+    private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' data:; object-src 'none';"
+            + " base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    SecurityFilterChain pages(HttpSecurity http) throws Exception {
+        http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
+                                DispatcherType.FORWARD, DispatcherType.ERROR)
+                        .permitAll()
+                        .requestMatchers("/sign-in", "/first-account", "/s/**", "/actuator/health", "/favicon.svg")
+                        .permitAll()
+                        .requestMatchers("/favicon.ico", "/css/**", "/js/**", "/fonts/**", "/webjars/**")
+                        .permitAll()
+                        .anyRequest()
+                        .authenticated())
+                .formLogin(form ->
+                        form.loginPage("/sign-in").defaultSuccessUrl("/", false).permitAll())
+                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY)));
+        return http.build();
+    }
+}

@@ -1,0 +1,5 @@
+/** Who may sign in, and how. */
+@NullMarked
+package org.tidyleaf.web.account;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,126 @@
+package org.tidyleaf.web.demo;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.context.annotation.Profile;
+import org.springframework.stereotype.Component;
+import org.tidyleaf.marking.Response;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.web.account.AccountService;
+import org.tidyleaf.web.leaf.LeafService;
+import org.tidyleaf.web.page.Responses;
+import org.tidyleaf.web.sitting.SittingService;
+
+/** Fills an empty database with Wrenfield Evening College: three tests, one of them given out and answered. */
+@Component
+@Profile("demo")
+class DemoData implements ApplicationRunner {
+
+    private static final long SEED = 20;
+
+    private static final List<String> CANDIDATES = List.of(
+            "Mira Tolland",
+            "Oswin Pask",
+            "Jun Ferreby",
+            "Tilda Marwood",
+            "Abel Quist",
+            "Noor Hathersage",
+            "Piet Lanyon",
+            "Sanna Brook",
+            "Edda Crimple",
+            "Rafe Ollerton",
+            "Ines Varley",
+            "Kofi Danby");
+
+    private final AccountService accounts;
+    private final LeafService leaves;
+    private final SittingService sittings;
+
+    DemoData(AccountService accounts, LeafService leaves, SittingService sittings) {
+        this.accounts = accounts;
+        this.leaves = leaves;
+        this.sittings = sittings;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (!accounts.isEmpty()) {
+            return;
+        }
+        UUID teacher = accounts.make("Ines Okafor", "demo@wrenfield.example", "keeping-bees");
+        UUID swarming = add(teacher, "swarming check.docx", DemoDocuments.swarming());
+        add(teacher, "tape-measure.docx", DemoDocuments.tapeMeasure());
+        add(teacher, "hive-inspection-2019.docx", DemoDocuments.hiveInspection());
+        UUID sitting = sittings.publishAndOpen(teacher, swarming).orElseThrow();
+        answer(
+                sittings.summary(teacher, sitting).code(),
+                leaves.open(teacher, swarming).tidied().quiz());
+    }
+
+    private UUID add(UUID teacher, String name, byte[] bytes) {
+        UUID leaf = leaves.add(teacher, name, bytes);
+        leaves.begin(leaf);
+        leaves.read(leaf);
+        return leaf;
+    }
+
+    /** Twelve candidates of different strength; the last has not handed in yet. */
+    private void answer(String code, Quiz quiz) {
+        Random random = new Random(SEED);
+        for (int i = 0; i < CANDIDATES.size(); i++) {
+            String token = sittings.begin(code, CANDIDATES.get(i)).orElseThrow();
+            double strength = 0.45 + 0.5 * random.nextDouble();
+            Map<String, Response> given = new TreeMap<>();
+            for (Question question : quiz.questions()) {
+                given.put(question.id(), question.match(new Guess(random.nextDouble() < strength, random)));
+            }
+            sittings.save(code, token, new Responses(given));
+            if (i < CANDIDATES.size() - 1) {
+                sittings.handIn(code, token);
+            }
+        }
+    }
+
+    private record Guess(boolean knows, Random random) implements Question.Cases<Response> {
+
+        @Override
+        public Response choice(ChoiceQuestion question) {
+            Set<Integer> wrong =
+                    new HashSet<>(Set.of(random.nextInt(question.options().size())));
+            return new Response(knows ? question.key() : wrong, List.of());
+        }
+
+        @Override
+        public Response textEntry(TextEntry question) {
+            List<String> right = question.gaps().stream().map(gap -> gap.get(0)).toList();
+            return new Response(Set.of(), knows ? right : List.of("honey"));
+        }
+
+        @Override
+        public Response numericEntry(NumericEntry question) {
+            String right =
+                    question.key().map(key -> key.value().toPlainString()).orElse("1");
+            return new Response(Set.of(), List.of(knows ? right : "12"));
+        }
+
+        @Override
+        public Response extendedText(ExtendedText question) {
+            return knows
+                    ? new Response(
+                            Set.of(), List.of("Hold a box below, shake the branch once, close it and wait until dusk."))
+                    : Response.NONE;
+        }
+    }
+}

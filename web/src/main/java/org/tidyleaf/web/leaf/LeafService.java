@@ -1,0 +1,169 @@
+package org.tidyleaf.web.leaf;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.tidyleaf.exchange.StoredJson;
+import org.tidyleaf.intake.Intake;
+import org.tidyleaf.intake.IntakeException;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.reading.Role;
+import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Source;
+import org.tidyleaf.tidying.Decision;
+import org.tidyleaf.tidying.Decisions;
+import org.tidyleaf.tidying.Tidied;
+import org.tidyleaf.tidying.Tidying;
+
+/**
+ * Leaves in storage. A leaf's quiz is never stored: it is worked out anew from the source and the decisions, so that it
+ * can't come to differ from them.
+ */
+@Service
+public class LeafService {
+    private final LeafRepository leaves;
+    private final DecisionRepository decisions;
+    private final FigureRepository figures;
+    private final SourceFileRepository files;
+    private final Intake intake;
+    private final Clock clock;
+
+    LeafService(
+            LeafRepository leaves,
+            DecisionRepository decisions,
+            FigureRepository figures,
+            SourceFileRepository files,
+            Intake intake,
+            Clock clock) {
+        this.leaves = leaves;
+        this.decisions = decisions;
+        this.figures = figures;
+        this.files = files;
+        this.intake = intake;
+        this.clock = clock;
+    }
+
+    /** Keeps the file; it waits to be read. */
+    @Transactional
+    public UUID add(UUID owner, String fileName, byte[] bytes) {
+        LeafEntity leaf = leaves.save(new LeafEntity(owner, fileName, clock.instant()));
+        files.save(new SourceFileEntity(leaf.id, bytes));
+        return leaf.id;
+    }
+
+    @Transactional(readOnly = true)
+    public List<LeafSummary> list(UUID owner) {
+        return leaves.summaries(owner);
+    }
+
+    /** Says that reading begins; false if there is nothing to read any more, because it was cancelled for example. */
+    @Transactional
+    public boolean begin(UUID id) {
+        Optional<LeafEntity> leaf = leaves.findById(id);
+        leaf.filter(l -> l.state == LeafState.WAITING).ifPresent(l -> l.state = LeafState.READING);
+        return leaf.filter(l -> l.state == LeafState.READING).isPresent();
+    }
+
+    /** Reads the file and keeps what was understood, or why nothing was. Not in one transaction: it may take seconds. */
+    public void read(UUID id) {
+        LeafEntity leaf = leaves.findById(id).orElseThrow(() -> new NoSuchLeafException(id));
+        byte[] bytes = files.findById(id).orElseThrow(() -> new NoSuchLeafException(id)).bytes;
+        try {
+            Source source = intake.read(leaf.fileName, bytes);
+            keep(leaf, source);
+        } catch (IntakeException refused) {
+            leaf.state = LeafState.REFUSED;
+            leaf.problem = String.valueOf(refused.getMessage());
+        }
+        leaf.touchedAt = clock.instant();
+        if (leaves.findById(id).filter(now -> now.state == LeafState.READING).isPresent()) {
+            leaves.save(leaf);
+        }
+    }
+
+    private void keep(LeafEntity leaf, Source source) {
+        Tidied tidied = Tidying.apply(source, new Decisions(List.of()));
+        for (Figure figure : source.figures()) {
+            figures.save(new FigureEntity(leaf.id, figure));
+        }
+        leaf.source = StoredJson.write(withoutPictures(source));
+        leaf.state = LeafState.READ;
+        summarise(leaf, tidied);
+    }
+
+    /** Pictures have a table of their own. */
+    private static Source withoutPictures(Source source) {
+        List<Figure> light = source.figures().stream()
+                .map(f -> new Figure(f.id(), f.mediaType(), f.alternative(), new byte[0]))
+                .toList();
+        return new Source(source.name(), source.format(), source.lines(), light);
+    }
+
+    private static void summarise(LeafEntity leaf, Tidied tidied) {
+        leaf.title = tidied.quiz().title();
+        leaf.questionCount = tidied.quiz().questions().size();
+        leaf.keyedCount = (int)
+                tidied.quiz().questions().stream().filter(Question::isKeyed).count();
+        leaf.snagCount = tidied.snags().size();
+        leaf.spine = tidied.reading().ledger().stream()
+                .map(entry -> String.valueOf(letter(entry.role())))
+                .collect(Collectors.joining());
+    }
+
+    private static char letter(Role role) {
+        return role.name().charAt(0);
+    }
+
+    /** Stops what is not read yet. */
+    @Transactional
+    public void cancel(UUID owner, UUID id) {
+        leaves.lock(id, owner)
+                .filter(leaf -> leaf.state == LeafState.WAITING || leaf.state == LeafState.READING)
+                .ifPresent(leaf -> leaf.state = LeafState.CANCELLED);
+    }
+
+    /** The leaf as it stands, read again with all decisions. */
+    @Transactional(readOnly = true)
+    public OpenLeaf open(UUID owner, UUID id) {
+        LeafEntity leaf = leaves.findByIdAndOwnerId(id, owner).orElseThrow(() -> new NoSuchLeafException(id));
+        return open(leaf);
+    }
+
+    private OpenLeaf open(LeafEntity leaf) {
+        if (leaf.source == null) {
+            throw new NoSuchLeafException(leaf.id);
+        }
+        Source source = StoredJson.read(leaf.source, Source.class);
+        Decisions made = new Decisions(decisions.ofLeaf(leaf.id).stream()
+                .map(row -> StoredJson.read(row.content, Decision.class))
+                .toList());
+        return new OpenLeaf(leaf.id, leaf.fileName, leaf.touchedAt, source, made, Tidying.apply(source, made));
+    }
+
+    /** Adds a decision to the leaf's list and gives the leaf as it stands then. */
+    @Transactional
+    public OpenLeaf decide(UUID owner, UUID id, Decision decision) {
+        LeafEntity leaf = leaves.lock(id, owner).orElseThrow(() -> new NoSuchLeafException(id));
+        int next = decisions.ofLeaf(id).size() + 1;
+        decisions.saveAndFlush(new DecisionEntity(id, next, StoredJson.write(decision), owner, clock.instant()));
+        leaf.touchedAt = clock.instant();
+        OpenLeaf open = open(leaf);
+        summarise(leaf, open.tidied());
+        return open;
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Figure> figure(UUID owner, UUID leaf, String figure) {
+        return leaves.findByIdAndOwnerId(leaf, owner).flatMap(found -> figure(leaf, figure));
+    }
+
+    /** For those who were shown the leaf in a published edition. */
+    @Transactional(readOnly = true)
+    public Optional<Figure> figure(UUID leaf, String figure) {
+        return figures.findById(new FigureEntity.Key(leaf, figure)).map(FigureEntity::figure);
+    }
+}

@@ -1,0 +1,43 @@
+package org.tidyleaf.web.page;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.tidyleaf.web.leaf.NoSuchLeafException;
+import org.tidyleaf.web.sitting.NoSuchSittingException;
+
+/** Exceptions to pages that say what to do. */
+@ControllerAdvice
+class ErrorPages {
+
+    @ExceptionHandler(NoSuchLeafException.class)
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String noLeaf(Model model) {
+        return page(
+                model, "There is no such leaf", "It may not be read yet, or belong to a colleague. Look at the desk.");
+    }
+
+    @ExceptionHandler(NoSuchSittingException.class)
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String noSitting(Model model) {
+        return page(model, "No test is open here", "Look at the link once more, or ask who gave it to you.");
+    }
+
+    @ExceptionHandler(MaxUploadSizeExceededException.class)
+    @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
+    String tooLarge(Model model) {
+        return page(
+                model,
+                "That was too much at once",
+                "A file may have 100 MB, all together 400 MB. Make its pictures smaller, or drop fewer at a time.");
+    }
+
+    private static String page(Model model, String heading, String advice) {
+        model.addAttribute("heading", heading);
+        model.addAttribute("advice", advice);
+        return "page/problem";
+    }
+}

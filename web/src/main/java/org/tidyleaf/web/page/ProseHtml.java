@@ -1,0 +1,90 @@
+package org.tidyleaf.web.page;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.web.util.HtmlUtils;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.source.Emphasis;
+
+/** Prose to HTML. The only place where text of documents becomes markup, so the only place that escapes it. */
+public final class ProseHtml {
+
+    private static final Map<Emphasis, String> ELEMENTS = new EnumMap<>(Map.of(
+            Emphasis.BOLD, "strong",
+            Emphasis.ITALIC, "em",
+            Emphasis.UNDERLINE, "u",
+            Emphasis.STRIKE, "s",
+            Emphasis.SUPERSCRIPT, "sup",
+            Emphasis.SUBSCRIPT, "sub",
+            Emphasis.HIGHLIGHT, "mark"));
+
+    private final String figures;
+
+    private final GapHtml gaps;
+
+    /**
+     * @param figures the address below which the pictures are, with its closing slash
+     * @param gaps what stands in a gap
+     */
+    public ProseHtml(String figures, GapHtml gaps) {
+        this.figures = figures;
+        this.gaps = gaps;
+    }
+
+    /** With gaps as a rule. */
+    public ProseHtml(String figures) {
+        this(figures, number -> "<span class=\"gap\" aria-label=\"gap " + number + "\"></span>");
+    }
+
+    /** What stands in the gap of that number, as safe HTML. */
+    @FunctionalInterface
+    public interface GapHtml {
+        String html(int number);
+    }
+
+    public String html(Prose prose) {
+        StringBuilder html = new StringBuilder();
+        for (Inline part : prose.parts()) {
+            append(html, part);
+        }
+        return html.toString();
+    }
+
+    private void append(StringBuilder html, Inline part) {
+        if (part instanceof Inline.Text text) {
+            html.append(set(escape(text.text()), text.emphasis()));
+        } else if (part instanceof Inline.Formula formula) {
+            html.append("<span class=\"formula\">")
+                    .append(LatexMathMl.convert(formula.latex()))
+                    .append("</span>");
+        } else if (part instanceof Inline.Picture picture) {
+            html.append(picture(picture));
+        } else if (part instanceof Inline.Gap gap) {
+            html.append(gaps.html(gap.number()));
+        } else {
+            html.append("<br>");
+        }
+    }
+
+    private String picture(Inline.Picture picture) {
+        return "<img class=\"figure\" src=\"" + escape(figures + picture.figure()) + "\" alt=\""
+                + escape(picture.alternative()) + "\" loading=\"lazy\">";
+    }
+
+    /** Wraps safe HTML in the elements of an emphasis. */
+    public static String set(String html, Set<Emphasis> emphasis) {
+        String wrapped = html;
+        for (Map.Entry<Emphasis, String> element : ELEMENTS.entrySet()) {
+            if (emphasis.contains(element.getKey())) {
+                wrapped = "<" + element.getValue() + ">" + wrapped + "</" + element.getValue() + ">";
+            }
+        }
+        return wrapped;
+    }
+
+    public static String escape(String text) {
+        return HtmlUtils.htmlEscape(text, "UTF-8");
+    }
+}

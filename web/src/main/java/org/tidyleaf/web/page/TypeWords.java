@@ -1,0 +1,20 @@
+package org.tidyleaf.web.page;
+
+import org.tidyleaf.question.QuestionType;
+
+/** Question types in plain English. */
+public final class TypeWords {
+
+    private TypeWords() {}
+
+    public static String of(QuestionType type) {
+        return switch (type) {
+            case SINGLE_CHOICE -> "one right answer";
+            case MULTIPLE_CHOICE -> "several right answers";
+            case TRUE_FALSE -> "true or false";
+            case TEXT_ENTRY -> "type the answer";
+            case NUMERIC_ENTRY -> "type a number";
+            case EXTENDED_TEXT -> "write freely";
+        };
+    }
+}

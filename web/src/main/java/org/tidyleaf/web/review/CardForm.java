@@ -1,0 +1,61 @@
+package org.tidyleaf.web.review;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.tidyleaf.marking.Marker;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.QuestionType;
+import org.tidyleaf.reading.AnswerText;
+import org.tidyleaf.tidying.Decision;
+
+/**
+ * A question's card while it is edited, as its form sends it.
+ *
+ * @param option the options' texts in order; absent where the question has none
+ * @param answer what is right where there are no options
+ */
+record CardForm(
+        String stem,
+        @Nullable List<String> option,
+        @Nullable String answer,
+        String type,
+        @Nullable BigDecimal points) {
+
+    /** The decisions that make the question what the form says; empty where nothing changed. */
+    Optional<Decision> changes(Question now) {
+        List<Decision> changes = new ArrayList<>();
+        if (!plain(stem).equals(now.particulars().stem().typed())) {
+            changes.add(new Decision.EditStem(now.id(), plain(stem)));
+        }
+        if (now instanceof ChoiceQuestion choice && option != null) {
+            options(choice, option, changes);
+        }
+        if (answer != null && !plain(answer).equals(AnswerText.of(now))) {
+            changes.add(new Decision.SetAnswer(now.id(), plain(answer)));
+        }
+        if (points != null && points.signum() >= 0 && points.compareTo(Marker.most(now)) != 0) {
+            changes.add(new Decision.SetPoints(now.id(), points));
+        }
+        QuestionType.labelled(type)
+                .filter(wanted -> wanted != now.type())
+                .ifPresent(wanted -> changes.add(new Decision.ChangeType(now.id(), wanted)));
+        return changes.isEmpty() ? Optional.empty() : Optional.of(new Decision.Several(changes));
+    }
+
+    private static void options(ChoiceQuestion choice, List<String> texts, List<Decision> changes) {
+        for (int i = 0; i < Math.min(texts.size(), choice.options().size()); i++) {
+            if (!plain(texts.get(i)).equals(choice.options().get(i).text().typed())) {
+                changes.add(new Decision.EditOption(choice.id(), i, plain(texts.get(i))));
+            }
+        }
+    }
+
+    /** Browsers send line ends as two characters. */
+    private static String plain(String text) {
+        return text.replace("\r\n", "\n").strip();
+    }
+}

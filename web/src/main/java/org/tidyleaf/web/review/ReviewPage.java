@@ -1,0 +1,55 @@
+package org.tidyleaf.web.review;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.tidyleaf.tidying.Decision;
+import org.tidyleaf.web.leaf.OpenLeaf;
+import org.tidyleaf.web.page.ProseHtml;
+
+/**
+ * All that the review shows.
+ *
+ * @param notice what the last decision did, or empty
+ * @param undo what undo would take back, or empty
+ * @param redo what redo would bring back, or empty
+ */
+record ReviewPage(
+        UUID id,
+        String title,
+        String fileName,
+        String savedAt,
+        Tally tally,
+        List<SheetLine> lines,
+        List<QuestionCard> cards,
+        String notice,
+        String undo,
+        String redo) {
+
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+
+    int spineHeight() {
+        return Math.max(1, lines.size() * SheetLine.PITCH);
+    }
+
+    static ReviewPage of(OpenLeaf leaf, String notice) {
+        String figures = figures(leaf.id());
+        return new ReviewPage(
+                leaf.id(),
+                leaf.tidied().quiz().title(),
+                leaf.fileName(),
+                TIME.format(leaf.touchedAt().atZone(ZoneId.systemDefault())),
+                Tally.of(leaf.tidied()),
+                SheetLine.of(leaf.source(), leaf.tidied(), figures),
+                QuestionCard.of(leaf.tidied(), new ProseHtml(figures)),
+                notice,
+                leaf.decisions().last().map(Decision::inWords).orElse(""),
+                leaf.decisions().undone().map(Decision::inWords).orElse(""));
+    }
+
+    static String figures(UUID leaf) {
+        return "/leaf/" + leaf + "/figure/";
+    }
+}

@@ -1,0 +1,165 @@
+package org.tidyleaf.web.review;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.reading.Entry;
+import org.tidyleaf.reading.ReadQuestion;
+import org.tidyleaf.reading.Role;
+import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Source;
+import org.tidyleaf.source.Span;
+import org.tidyleaf.tidying.Tidied;
+import org.tidyleaf.web.page.ProseHtml;
+
+/**
+ * A line of the source as the sheet typesets it.
+ *
+ * @param tag the role's sign: "stem", "option", "option-key" for a keyed option, "aside" and so on
+ * @param letter the letter in the sign
+ * @param words what the sign says, for those who can't see it
+ * @param question id of its question, or empty
+ * @param indent 0 to 6 steps
+ * @param y its place on the spine
+ * @param doubtful whether the reader is in doubt about it
+ */
+record SheetLine(
+        int number,
+        String html,
+        String tag,
+        String letter,
+        String words,
+        String question,
+        int indent,
+        boolean space,
+        boolean centered,
+        boolean doubtful,
+        boolean snagged,
+        int y) {
+
+    /** Twentieths of a point in one step of the sheet's indent. */
+    private static final int STEP = 360;
+
+    private static final int MOST_STEPS = 6;
+    private static final double DOUBTFUL = 0.3;
+
+    /** Height of a line's bar on the spine with the space below it, in the drawing's units. */
+    static final int PITCH = 8;
+
+    int barWidth() {
+        return switch (tag) {
+            case "section", "title" -> 34;
+            case "stem", "stimulus" -> 26;
+            case "aside" -> 8;
+            default -> 16;
+        };
+    }
+
+    static List<SheetLine> of(Source source, Tidied tidied, String figures) {
+        Set<Integer> keyed = keyedLines(tidied);
+        Set<Integer> snagged = new HashSet<>();
+        tidied.snags().forEach(snag -> snagged.add(snag.line()));
+        return tidied.reading().ledger().stream()
+                .map(entry -> of(source, tidied, entry, keyed.contains(entry.line()), snagged, figures))
+                .toList();
+    }
+
+    private static SheetLine of(
+            Source source, Tidied tidied, Entry entry, boolean keyed, Set<Integer> snagged, String figures) {
+        Line line = source.line(entry.line());
+        boolean keyedOption = keyed && entry.role() == Role.OPTION;
+        return new SheetLine(
+                entry.line(),
+                html(line, source, figures),
+                keyedOption ? "option-key" : entry.role().label(),
+                letter(entry),
+                words(entry, keyedOption),
+                entry.question() == 0
+                        ? ""
+                        : tidied.reading()
+                                .questions()
+                                .get(entry.question() - 1)
+                                .question()
+                                .id(),
+                Math.min(MOST_STEPS, Math.max(0, line.layout().indent() / STEP)),
+                line.layout().spaceBefore() > 0 || entry.role() == Role.STEM && !entry.more(),
+                line.layout().centered(),
+                entry.doubt() >= DOUBTFUL,
+                snagged.contains(entry.line()),
+                (entry.line() - 1) * PITCH);
+    }
+
+    private static Set<Integer> keyedLines(Tidied tidied) {
+        Set<Integer> lines = new HashSet<>();
+        for (ReadQuestion read : tidied.reading().questions()) {
+            var now = tidied.question(read.question().id());
+            if (now.isPresent() && now.get() instanceof ChoiceQuestion choice) {
+                choice.key().stream()
+                        .filter(i -> i < read.options().size())
+                        .forEach(i -> read.options().get(i).forEach(segment -> lines.add(segment.line())));
+            }
+        }
+        return lines;
+    }
+
+    private static String letter(Entry entry) {
+        return switch (entry.role()) {
+            case TITLE -> "T";
+            case SECTION -> "H";
+            case INSTRUCTION -> "i";
+            case STIMULUS -> "P";
+            case STEM -> entry.more() ? "" : "S";
+            case OPTION -> entry.more() ? "" : "o";
+            case KEY -> "k";
+            case FEEDBACK -> "f";
+            case HINT -> "h";
+            case POINTS -> "n";
+            default -> "";
+        };
+    }
+
+    private static String words(Entry entry, boolean keyed) {
+        if (entry.role() == Role.ASIDE) {
+            return "set aside: " + entry.reason();
+        }
+        String role = switch (entry.role()) {
+            case STIMULUS -> "passage";
+            case OPTION -> keyed ? "right option" : "option";
+            default -> entry.role().label();
+        };
+        return entry.more() ? role + ", goes on" : role;
+    }
+
+    private static String html(Line line, Source source, String figures) {
+        StringBuilder html = new StringBuilder();
+        int at = 0;
+        for (Span span : line.spans()) {
+            if (span.from() >= at) {
+                html.append(text(line.text().substring(at, span.from())));
+                html.append(span(line, span, source, figures));
+                at = span.to();
+            }
+        }
+        return html.append(text(line.text().substring(at))).toString();
+    }
+
+    private static String span(Line line, Span span, Source source, String figures) {
+        if (!span.figure().isEmpty()) {
+            String alternative = source.figures().stream()
+                    .filter(figure -> figure.id().equals(span.figure()))
+                    .map(Figure::alternative)
+                    .findFirst()
+                    .orElse("");
+            return "<img class=\"figure\" loading=\"lazy\" src=\"" + ProseHtml.escape(figures + span.figure())
+                    + "\" alt=\"" + ProseHtml.escape(alternative) + "\">";
+        }
+        String html = text(line.text().substring(span.from(), span.to()));
+        return ProseHtml.set(html, span.emphasis());
+    }
+
+    private static String text(String text) {
+        return ProseHtml.escape(text).replace("\t", "<span class=\"tab\"></span>");
+    }
+}

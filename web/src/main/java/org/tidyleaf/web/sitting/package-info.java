@@ -1,0 +1,5 @@
+/** Sittings, candidates' scripts and their results. */
+@NullMarked
+package org.tidyleaf.web.sitting;
+
+import org.jspecify.annotations.NullMarked;

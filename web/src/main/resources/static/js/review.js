@@ -1,0 +1,164 @@
+// Ties the parts of the review together: what is in focus, and which key does what. All state is in the page itself.
+import { drawThreads } from './threads.js';
+import { followSpine } from './spine.js';
+import { attachSweep, sweptLines, clearSweep } from './sweep.js';
+
+const root = document.querySelector('[data-review]');
+const ROLE_KEYS = { s: 'STEM', o: 'OPTION', k: 'KEY', p: 'STIMULUS', h: 'SECTION', g: 'MORE', x: 'ASIDE' };
+let focusedId = '';
+
+const part = (name) => root.querySelector(`[data-${name}]`);
+const cards = () => [...root.querySelectorAll('.question-card')];
+
+function focusCard(card, { scrollCard = true, scrollSheet = true } = {}) {
+  if (!card) return;
+  focusedId = card.dataset.question;
+  cards().forEach((other) => other.classList.toggle('is-focused', other === card));
+  markLines(card, scrollSheet);
+  if (scrollCard) reveal(part('questions'), card);
+  drawThreads(root, card);
+}
+
+function markLines(card, scroll) {
+  root.querySelectorAll('.sheet-line').forEach((line) => line.classList.remove('is-focused', 'is-focused-stem'));
+  const own = root.querySelectorAll(`.sheet-line[data-question="${CSS.escape(card.dataset.question)}"]`);
+  own.forEach((line) => {
+    line.classList.add(line.classList.contains('tag-line-stem') ? 'is-focused-stem' : 'is-focused');
+  });
+  if (scroll && own.length > 0) reveal(part('sheet'), own[0]);
+}
+
+/** Brings an element to the upper third of its pane, unless it stands well in view. */
+function reveal(pane, element) {
+  const top = element.offsetTop;
+  const bottom = top + Math.min(element.offsetHeight, pane.clientHeight / 2);
+  if (top < pane.scrollTop + 20 || bottom > pane.scrollTop + pane.clientHeight - 40) {
+    pane.scrollTop = Math.max(0, top - pane.clientHeight / 4);
+  }
+}
+
+function focused() {
+  return cards().find((card) => card.dataset.question === focusedId);
+}
+
+function step(by) {
+  const all = cards();
+  const at = all.findIndex((card) => card.dataset.question === focusedId);
+  focusCard(all[Math.min(all.length - 1, Math.max(0, at + by))]);
+}
+
+/** The next of some elements behind the focused card, going round at the end. */
+function nextCard(matches) {
+  const all = cards();
+  const at = all.findIndex((card) => card.dataset.question === focusedId);
+  const order = [...all.slice(at + 1), ...all.slice(0, at + 1)];
+  focusCard(order.find(matches));
+}
+
+function nextAside() {
+  const lines = [...root.querySelectorAll('.sheet-line-aside')];
+  const sheet = part('sheet');
+  const below = lines.find((line) => line.offsetTop > sheet.scrollTop + sheet.clientHeight / 4 + 4);
+  const line = below ?? lines[0];
+  if (line) sheet.scrollTop = line.offsetTop - sheet.clientHeight / 4;
+}
+
+function pin(role) {
+  const lines = sweptLines(root);
+  if (lines.length === 0) return;
+  const form = document.getElementById('pin-form');
+  form.elements.lines.value = lines.join(',');
+  form.elements.role.value = role === 'MORE' ? 'STEM' : role;
+  form.elements.more.value = role === 'MORE';
+  form.dispatchEvent(new CustomEvent('pin'));
+}
+
+function brushChanged() {
+  const count = sweptLines(root).length;
+  root.querySelectorAll('.brush [data-role]').forEach((button) => { button.disabled = count === 0; });
+  part('brush-words').textContent = count === 0
+    ? 'Choose lines on the left, then:'
+    : count === 1 ? '1 line is:' : `${count} lines are:`;
+}
+
+function onKey(event) {
+  if (event.ctrlKey || event.metaKey || event.altKey || event.target.closest('input, textarea, select')) {
+    if (event.key === 'Escape') event.target.closest('[data-editing]')?.querySelector('[data-leave]').click();
+    return;
+  }
+  const key = event.key.toLowerCase();
+  if (ROLE_KEYS[key] && sweptLines(root).length > 0) pin(ROLE_KEYS[key]);
+  else if (key === 'n') nextCard((card) => card.querySelector('[data-snag]'));
+  else if (key === 'z') part('undo').click();
+  else if (key === 'y') part('redo').click();
+  else if (key === 'j') step(1);
+  else if (key === 'k') step(-1);
+  else if (key === 'e') focused()?.querySelector('[data-edit]')?.click();
+  else if (key === 'escape') { clearSweep(root); brushChanged(); }
+  else if (/^[1-9]$/.test(key)) focused()?.querySelectorAll('[data-key]')[Number(key) - 1]?.click();
+  else return;
+  event.preventDefault();
+}
+
+function onClick(event) {
+  const role = event.target.closest('[data-role]');
+  if (role) return pin(role.dataset.role);
+  if (event.target.closest('[data-next-snag]')) { event.preventDefault(); return nextCard((c) => c.querySelector('[data-snag]')); }
+  if (event.target.closest('[data-next-unkeyed]')) { event.preventDefault(); return nextCard((c) => c.dataset.keyed === 'false'); }
+  if (event.target.closest('[data-next-aside]')) { event.preventDefault(); return nextAside(); }
+  const card = event.target.closest('.question-card');
+  if (card && !event.target.closest('[data-delete]')) focusCard(card, { scrollCard: false });
+}
+
+function attachPanes() {
+  const sheet = part('sheet');
+  const questions = part('questions');
+  const redraw = () => drawThreads(root, focused());
+  sheet.addEventListener('scroll', redraw, { passive: true });
+  questions.addEventListener('scroll', redraw, { passive: true });
+  followSpine(part('spine'), sheet);
+  attachSweep(root, {
+    changed: brushChanged,
+    chosen(line) {
+      const card = cards().find((c) => c.dataset.question === line.dataset.question);
+      if (card) focusCard(card, { scrollSheet: false });
+    },
+  });
+}
+
+/** Where the panes stood, so that a swap of the whole workspace does not move them. */
+function keepPlace() {
+  const places = ['sheet', 'questions'].map((name) => part(name)?.scrollTop ?? 0);
+  return () => ['sheet', 'questions'].forEach((name, i) => { part(name).scrollTop = places[i]; });
+}
+
+let restore = () => {};
+document.addEventListener('keydown', onKey);
+root.addEventListener('click', onClick);
+root.addEventListener('focusin', (event) => {
+  const card = event.target.closest('.question-card');
+  if (card && card.dataset.question !== focusedId) focusCard(card, { scrollCard: false });
+});
+window.addEventListener('resize', () => drawThreads(root, focused()));
+document.body.addEventListener('htmx:beforeSwap', (event) => {
+  if (event.detail.target?.id === 'workspace') restore = keepPlace();
+});
+document.body.addEventListener('htmx:afterSwap', (event) => {
+  if (!root.querySelector('[data-panes]').dataset.attached) {
+    attach();
+    restore();
+  }
+  const card = focused();
+  if (card) focusCard(card, { scrollCard: false, scrollSheet: false });
+  if (event.detail.elt?.querySelector) card?.querySelector('[autofocus]')?.focus();
+});
+
+function attach() {
+  part('panes').dataset.attached = 'true';
+  attachPanes();
+  brushChanged();
+}
+
+attach();
+const wanted = location.hash.startsWith('#question-card-') ? document.getElementById(location.hash.slice(1)) : null;
+focusCard(wanted ?? cards().find((card) => card.querySelector('[data-snag]')) ?? cards()[0]);
