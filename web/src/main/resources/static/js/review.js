@@ -77,7 +77,7 @@ function brushChanged() {
   const count = sweptLines(root).length;
   root.querySelectorAll('.brush [data-role]').forEach((button) => { button.disabled = count === 0; });
   part('brush-words').textContent = count === 0
-    ? 'Choose lines on the left, then:'
+    ? 'Choose lines, then:'
     : count === 1 ? '1 line is:' : `${count} lines are:`;
 }
 
@@ -160,5 +160,7 @@ function attach() {
 }
 
 attach();
+// A picture that arrives late moves what is below it.
+root.addEventListener('load', () => focusCard(focused()), { capture: true, once: true });
 const wanted = location.hash.startsWith('#question-card-') ? document.getElementById(location.hash.slice(1)) : null;
 focusCard(wanted ?? cards().find((card) => card.querySelector('[data-snag]')) ?? cards()[0]);

@@ -96,39 +96,20 @@ public record Prose(@JsonValue List<Inline> parts) {
     }
 
     /**
-     * This prose with its text replaced by what a teacher typed: what stands unchanged at the beginning and at the end
-     * keeps its emphasis, pictures stay at the end.
+     * This prose with its text replaced by what a teacher typed: words that stay keep their emphasis, pictures stay at the
+     * end.
      */
     public Prose edited(String text) {
-        String old = typed();
-        int head = 0;
-        while (head < Math.min(old.length(), text.length()) && old.charAt(head) == text.charAt(head)) {
-            head++;
-        }
-        int tail = 0;
-        while (tail < Math.min(old.length(), text.length()) - head
-                && old.charAt(old.length() - 1 - tail) == text.charAt(text.length() - 1 - tail)) {
-            tail++;
-        }
-        List<Set<Emphasis>> looks = looks();
+        List<Set<Emphasis>> looks = Revision.carryOver(typed(), looks(), text, Set.of());
         List<Inline> parts = new ArrayList<>();
         int from = 0;
         for (int at = 1; at <= text.length(); at++) {
-            Set<Emphasis> here = look(looks, from, text.length(), head, tail);
-            if (at == text.length()
-                    || !look(looks, at, text.length(), head, tail).equals(here)) {
-                parts.addAll(setAs(written(text.substring(from, at)).parts(), here));
+            if (at == text.length() || !looks.get(at).equals(looks.get(from))) {
+                parts.addAll(setAs(written(text.substring(from, at)).parts(), looks.get(from)));
                 from = at;
             }
         }
         return new Prose(parts).plus(pictures());
-    }
-
-    private static Set<Emphasis> look(List<Set<Emphasis>> looks, int at, int length, int head, int tail) {
-        if (at < head) {
-            return looks.get(at);
-        }
-        return at >= length - tail ? looks.get(looks.size() - (length - at)) : Set.of();
     }
 
     /** For each character of the typed form how it is set. */

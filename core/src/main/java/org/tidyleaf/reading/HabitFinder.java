@@ -55,6 +55,7 @@ final class HabitFinder {
         });
         keepStrongerReading(options);
         numberedOptions(series, chains, options);
+        withoutListsInStems(all, chains);
         Map<String, Integer> stems = new HashMap<>();
         Set<Integer> chained = new HashSet<>();
         chains.forEach((shape, members) -> {
@@ -127,6 +128,38 @@ final class HabitFinder {
                 options.put(shape, countInRuns(seen));
             }
         }
+    }
+
+    /** A short series wholly between two questions of a longer one, with no heading before it, is a list in a stem. */
+    private static void withoutListsInStems(List<Cues> all, Map<String, List<Seen>> chains) {
+        for (String shape : List.copyOf(chains.keySet())) {
+            List<Seen> inner = chains.get(shape);
+            int first = inner.get(0).piece();
+            int last = inner.get(inner.size() - 1).piece();
+            boolean enclosed = chains.entrySet().stream()
+                    .filter(e -> !e.getKey().equals(shape) && e.getValue().size() > inner.size())
+                    .anyMatch(e -> isEnclosed(all, e.getValue(), first, last));
+            if (enclosed) {
+                chains.remove(shape);
+            }
+        }
+    }
+
+    private static boolean isEnclosed(List<Cues> all, List<Seen> outer, int first, int last) {
+        for (int i = 0; i + 1 < outer.size(); i++) {
+            int from = outer.get(i).piece();
+            int to = outer.get(i + 1).piece();
+            if (from < first && last < to) {
+                return all.subList(from + 1, first).stream().noneMatch(HabitFinder::looksLikeHeading);
+            }
+        }
+        return false;
+    }
+
+    private static boolean looksLikeHeading(Cues cues) {
+        return cues.is(Trait.SECTION_WORD)
+                || cues.is(Trait.HEADING)
+                || cues.is(Trait.SHORT) && (cues.is(Trait.BOLD) || cues.is(Trait.CAPITALS));
     }
 
     private static boolean isWorded(String shape) {

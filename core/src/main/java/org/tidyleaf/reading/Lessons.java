@@ -14,16 +14,23 @@ import java.util.regex.Pattern;
 final class Lessons {
 
     /** Strong enough to overrule the general cues, not the teacher's other pins. */
-    private static final double WEIGHT = 7;
+    private static final double WEIGHT = 14;
 
-    private static final Pattern FIRST_WORD = Pattern.compile("\\s*([\\p{L}][\\p{L}' ]{0,18}?\\.?\\s?[:=])");
+    private static final Pattern FIRST_WORD = Pattern.compile("\\s*([\\p{L}][\\p{L}' -]{0,18}?\\.?\\s?[:=])");
 
     private final Map<String, Pins.Pin> learned = new HashMap<>();
 
     Lessons(List<Cues> all, Pins pins) {
         for (Cues cues : all) {
-            pins.at(cues.line().number()).ifPresent(pin -> learned.put(likeness(cues), pin));
+            pins.at(cues.line().number())
+                    .filter(pin -> teaches(cues, pin))
+                    .ifPresent(pin -> learned.put(likeness(cues), pin));
         }
+    }
+
+    /** Setting one question aside does not mean that no line with such a number is a question. */
+    private static boolean teaches(Cues cues, Pins.Pin pin) {
+        return pin.role() != Role.ASIDE || cues.labels().isEmpty();
     }
 
     double weight(Cues cues, Role role, boolean more) {

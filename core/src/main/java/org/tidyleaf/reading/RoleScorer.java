@@ -57,9 +57,11 @@ final class RoleScorer {
     }
 
     private double title(Cues cues) {
-        double fit = cues.line().number() == 1 ? LEANING : -LEANING;
+        // A school's name may stand above the title, but hardly ever in bolder type.
+        double fit = cues.line().number() == 1 ? LEANING : -SLIGHT;
         fit += cues.is(Trait.HEADING) ? CLEAR : 0;
-        fit += cues.is(Trait.BOLD) || cues.is(Trait.CENTERED) ? LEANING : 0;
+        fit += cues.is(Trait.BOLD) ? LEANING : 0;
+        fit += cues.is(Trait.CENTERED) ? LEANING : 0;
         fit += cues.is(Trait.SHORT) ? LEANING : -LEANING;
         fit -= cues.is(Trait.ENDS_SENTENCE) ? LEANING : 0;
         fit -= cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;

@@ -17,6 +17,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.tidyleaf.web.account.Teacher;
 import org.tidyleaf.web.leaf.LeafService;
 import org.tidyleaf.web.sitting.SittingService;
+import org.tidyleaf.web.sitting.SittingSummary;
 
 @Controller
 class DeskController {
@@ -37,7 +38,9 @@ class DeskController {
     @GetMapping("/")
     String desk(@AuthenticationPrincipal Teacher teacher, Model model) {
         list(teacher, model);
-        model.addAttribute("sittings", sittings.list(teacher.id()));
+        List<SittingSummary> out = sittings.list(teacher.id());
+        model.addAttribute("sittings", out);
+        model.addAttribute("anyOpen", out.stream().anyMatch(SittingSummary::open));
         return "desk/desk";
     }
 

@@ -40,11 +40,11 @@ record LeafRow(
      */
     record Bar(int x, int y, int width, String kind) {}
 
-    boolean isPending() {
+    public boolean isPending() {
         return state == LeafState.WAITING || state == LeafState.READING;
     }
 
-    boolean isRead() {
+    public boolean isRead() {
         return state == LeafState.READ;
     }
 

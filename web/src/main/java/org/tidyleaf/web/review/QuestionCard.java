@@ -55,11 +55,11 @@ record QuestionCard(
      */
     record OptionRow(int place, String letter, String html, String typed, boolean keyed, String feedback, int line) {}
 
-    boolean isChoice() {
+    public boolean isChoice() {
         return !options.isEmpty();
     }
 
-    boolean isLongAnswer() {
+    public boolean isLongAnswer() {
         return type.equals("extended-text");
     }
 
@@ -151,7 +151,7 @@ record QuestionCard(
     }
 
     /** The source lines of its stem and options that threads lead to, each once. */
-    String threadLines() {
+    public String threadLines() {
         return Stream.concat(Stream.of(firstLine), options.stream().map(OptionRow::line))
                 .filter(line -> line > 0)
                 .distinct()

@@ -30,7 +30,7 @@ record ReviewPage(
 
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
 
-    int spineHeight() {
+    public int spineHeight() {
         return Math.max(1, lines.size() * SheetLine.PITCH);
     }
 

@@ -48,7 +48,7 @@ record SheetLine(
     /** Height of a line's bar on the spine with the space below it, in the drawing's units. */
     static final int PITCH = 8;
 
-    int barWidth() {
+    public int barWidth() {
         return switch (tag) {
             case "section", "title" -> 34;
             case "stem", "stimulus" -> 26;

@@ -14,7 +14,7 @@ import org.tidyleaf.tidying.Tidied;
  */
 record Tally(int questions, int keyed, String points, int snags, int blocking, int placed, int aside) {
 
-    int lines() {
+    public int lines() {
         return placed + aside;
     }
 

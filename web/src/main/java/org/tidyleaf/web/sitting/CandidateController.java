@@ -127,6 +127,11 @@ class CandidateController {
         }
         model.addAttribute("code", code);
         answering(code, script.get(), model);
+        model.addAttribute(
+                "unanswered",
+                cards(code, script.get()).stream()
+                        .filter(card -> !card.answered())
+                        .toList());
         return "sitting/check";
     }
 

@@ -30,7 +30,7 @@ record PublishPage(
     /** A place to mend. */
     record Blocker(String number, String question, String message) {}
 
-    boolean isReady() {
+    public boolean isReady() {
         return blocking.isEmpty() && questions > 0;
     }
 

@@ -1,0 +1,50 @@
+package org.tidyleaf.intake;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+
+/** Small .docx files for tests: the XML that matters is written out in the test itself. */
+final class Docx {
+    private static final String NAMESPACES = " xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\""
+            + " xmlns:m=\"http://schemas.openxmlformats.org/officeDocument/2006/math\"";
+
+    private final Map<String, String> parts = new LinkedHashMap<>();
+
+    static Docx body(String xml) {
+        return new Docx()
+                .part("word/document.xml", "<w:document" + NAMESPACES + "><w:body>" + xml + "</w:body></w:document>");
+    }
+
+    static String paragraph(String text) {
+        return "<w:p><w:r><w:t xml:space=\"preserve\">" + text + "</w:t></w:r></w:p>";
+    }
+
+    Docx numbering(String xml) {
+        return part("word/numbering.xml", "<w:numbering" + NAMESPACES + ">" + xml + "</w:numbering>");
+    }
+
+    Docx part(String name, String xml) {
+        parts.put(name, xml);
+        return this;
+    }
+
+    byte[] bytes() {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, String> part : parts.entrySet()) {
+                zip.putNextEntry(new ZipEntry(part.getKey()));
+                zip.write(part.getValue().getBytes(StandardCharsets.UTF_8));
+                zip.closeEntry();
+            }
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return out.toByteArray();
+    }
+}

@@ -1,0 +1,126 @@
+package org.tidyleaf.marking;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.MultipleChoice;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.SingleChoice;
+import org.tidyleaf.question.TextEntry;
+
+class MarkerTest {
+
+    private static Particulars worth(String points) {
+        return new Particulars(
+                "q1", "1", Prose.of("?"), Optional.of(new BigDecimal(points)), -1, -1, Prose.EMPTY, Prose.EMPTY);
+    }
+
+    private static List<Option> options(int count) {
+        return java.util.stream.IntStream.range(0, count)
+                .mapToObj(i -> new Option("", Prose.of("option " + i), Prose.EMPTY))
+                .toList();
+    }
+
+    private static Response chosen(Integer... places) {
+        return new Response(Set.of(places), List.of());
+    }
+
+    private static Response entered(String... texts) {
+        return new Response(Set.of(), List.of(texts));
+    }
+
+    private static BigDecimal earned(Question question, Response response) {
+        return Marker.mark(question, response).earned().orElseThrow();
+    }
+
+    /** The QTI standard's response processing template match_correct: the whole response equals the correct one, or nothing. */
+    @Test
+    void choicesEarnAllOrNothing() {
+        Question several = new MultipleChoice(worth("3"), options(4), Set.of(0, 2));
+        assertThat(earned(several, chosen(0, 2))).isEqualByComparingTo("3");
+        assertThat(earned(several, chosen(0))).isEqualByComparingTo("0");
+        assertThat(earned(several, chosen(0, 1, 2))).isEqualByComparingTo("0");
+    }
+
+    /** Common practice, no source: blind guessing among k options earns 1/k on average. */
+    @Test
+    void blindGuessingAmongThreeEarnsAThird() {
+        Question question = new SingleChoice(worth("1"), options(3), Set.of(1));
+        Random random = new Random(7);
+        int right = 0;
+        for (int i = 0; i < 10_000; i++) {
+            right += earned(question, chosen(random.nextInt(3))).intValueExact();
+        }
+        // Three standard errors of a share of 1/3 in 10,000 are 0.0141.
+        assertThat(right / 10_000.0).isBetween(1 / 3.0 - 0.0141, 1 / 3.0 + 0.0141);
+    }
+
+    @Test
+    void anyAcceptedSpellingEarnsTheGapWhateverItsCaseAndOuterSpaces() {
+        Question gaps = new TextEntry(worth("2"), List.of(List.of("second", "2nd", "2"), List.of("honey bee")));
+        assertThat(earned(gaps, entered(" SECOND ", "Honey  bee"))).isEqualByComparingTo("2");
+        assertThat(earned(gaps, entered("2nd", "wasp"))).isEqualByComparingTo("1");
+        assertThat(earned(gaps, entered("", "wasp"))).isEqualByComparingTo("0");
+        assertThat(earned(gaps, entered("2"))).isEqualByComparingTo("1");
+    }
+
+    @Test
+    void sharesOfThirdsAreKeptToTheHundredthAndAllRightIsExact() {
+        Question gaps = new TextEntry(worth("1"), List.of(List.of("a"), List.of("b"), List.of("c")));
+        assertThat(earned(gaps, entered("a", "x", "x"))).isEqualByComparingTo("0.33");
+        assertThat(earned(gaps, entered("a", "b", "c"))).isEqualByComparingTo("1");
+    }
+
+    /** Common practice: a number counts within its tolerance, ends included; decimal comma or point; unit or none. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "3.2|1",
+                "3,2|1",
+                "3.3 mm|1",
+                "3.1|1",
+                "3.30001|0",
+                "3.2 cm|0",
+                "\u22123.2|0",
+                "three|0",
+                "3.2mm|1",
+                "1e9|0"
+            })
+    void numbersCountWithinTheirToleranceEndsIncluded(String entry, String points) {
+        Question number = new NumericEntry(
+                worth("1"),
+                Optional.of(new NumericEntry.Key(new BigDecimal("3.2"), Optional.of(new BigDecimal("0.1")), "mm")));
+        assertThat(earned(number, entered(entry))).isEqualByComparingTo(points);
+    }
+
+    @Test
+    void anEssayWaitsForAPersonUnlessItIsEmpty() {
+        Question essay = new ExtendedText(worth("4"), Prose.EMPTY);
+        assertThat(Marker.mark(essay, entered("Because.")).waits()).isTrue();
+        assertThat(earned(essay, entered("  "))).isEqualByComparingTo("0");
+    }
+
+    /** Common practice: ten questions at two points make a 20-point test. */
+    @Test
+    void tenAtTwoMakeTwenty() {
+        Question question = new SingleChoice(worth("2"), options(2), Set.of(0));
+        BigDecimal sum = BigDecimal.ZERO;
+        for (int i = 0; i < 10; i++) {
+            sum = sum.add(earned(question, chosen(0)));
+        }
+        assertThat(sum).isEqualByComparingTo("20");
+    }
+}

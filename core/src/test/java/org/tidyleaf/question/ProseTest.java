@@ -1,0 +1,33 @@
+package org.tidyleaf.question;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.tidyleaf.source.Emphasis;
+
+class ProseTest {
+
+    private static final Prose EMPHATIC = new Prose(List.of(
+            new Inline.Text("Which is ", Set.of()),
+            new Inline.Text("not", Set.of(Emphasis.BOLD)),
+            new Inline.Text(" a bee?", Set.of()),
+            new Inline.Picture("f1", "three insects")));
+
+    @Test
+    void anEditKeepsEmphasisAndPicturesOfWhatStays() {
+        Prose edited = EMPHATIC.edited("Which of these is not a honey bee?");
+        assertThat(edited.plain()).isEqualTo("Which of these is not a honey bee?");
+        assertThat(edited.parts()).contains(new Inline.Text("not", Set.of(Emphasis.BOLD)));
+        assertThat(edited.pictures()).hasSize(1);
+    }
+
+    @Test
+    void whatIsTypedWithoutAChangeIsTheSameProse() {
+        Prose written = Prose.written("Bees have [[1]] legs,\n\\(x^2\\) eyes.");
+        assertThat(written.parts()).hasSize(6);
+        assertThat(written.edited(written.typed())).isEqualTo(written);
+        assertThat(EMPHATIC.edited(EMPHATIC.typed())).isEqualTo(EMPHATIC);
+    }
+}

@@ -1,0 +1,87 @@
+package org.tidyleaf.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.LongStream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.tidyleaf.source.Layout;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Source;
+
+/** Whatever stands in a document, and whatever is pinned, every line is in the ledger once and in order. */
+class LedgerPropertyTest {
+
+    private static final String[] PARTS = {
+        "1. ",
+        "12) ",
+        "A. ",
+        "b) ",
+        "(c) ",
+        "iv. ",
+        "* ",
+        "T1A01 (B) ",
+        "\u2610 ",
+        "Answer: ",
+        "Part B ",
+        "(2 points) ",
+        "Why is this so?",
+        "____",
+        "True",
+        "C",
+        "\u202e\u05d0\u05d1",
+        "\ud83d\udc1d",
+        "Name: ____",
+        "~~~~",
+        "see A. b) 3.",
+        "a long line of words that goes on without any sign of ever coming to an end, as such lines do",
+        "\t",
+        "[[1]]",
+        "\\(x^2\\)",
+        "D. ",
+        "  ",
+        "Hint: ",
+        "Questions 3-5 refer to the text.",
+        ": ",
+        "1.5",
+        "-"
+    };
+
+    static LongStream seeds() {
+        return LongStream.range(0, 120);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void everyLineIsAccountedForOnce(long seed) {
+        Random random = new Random(seed);
+        List<Line> lines = new ArrayList<>();
+        int count = random.nextInt(40);
+        for (int i = 1; i <= count; i++) {
+            StringBuilder text = new StringBuilder();
+            for (int part = random.nextInt(4); part >= 0; part--) {
+                text.append(PARTS[random.nextInt(PARTS.length)]);
+            }
+            lines.add(new Line(i, text.toString(), 0, List.of(), Layout.plain(0, random.nextInt(2))));
+        }
+        Map<Integer, Pins.Pin> pins = new HashMap<>();
+        for (int i = 0; i < 3 && count > 0; i++) {
+            Role role = Role.values()[random.nextInt(Role.values().length)];
+            pins.put(1 + random.nextInt(count), new Pins.Pin(role, random.nextInt(4) == 0));
+        }
+        Reading reading = new Reader().read(new Source("t", "txt", lines, List.of()), new Pins(pins));
+        assertThat(reading.ledger())
+                .extracting(Entry::line)
+                .isEqualTo(lines.stream().map(Line::number).toList());
+        assertThat(reading.ledger())
+                .extracting(Entry::text)
+                .isEqualTo(lines.stream().map(Line::text).toList());
+        assertThat(reading.ledger())
+                .allMatch(e -> e.role() != Role.ASIDE || !e.reason().isEmpty());
+    }
+}

@@ -1,0 +1,136 @@
+package org.tidyleaf.tidying;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.tidyleaf.exchange.StoredJson;
+import org.tidyleaf.intake.Intake;
+import org.tidyleaf.intake.IntakeException;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.QuestionType;
+import org.tidyleaf.question.Quiz;
+import org.tidyleaf.reading.Role;
+import org.tidyleaf.source.Source;
+
+class TidyingTest {
+
+    private static final String TEST =
+            "1. Who dances?\nA. workers\nB. drones\n2. Who stings?\nA. workers *\nB. drones\n";
+
+    private static Source source() {
+        try {
+            return new Intake().read("bees.txt", TEST.getBytes(StandardCharsets.UTF_8));
+        } catch (IntakeException impossible) {
+            throw new AssertionError(impossible);
+        }
+    }
+
+    private static Tidied after(Decision... decisions) {
+        return Tidying.apply(source(), new Decisions(List.of(decisions)));
+    }
+
+    private static Question first(Tidied tidied) {
+        return tidied.quiz().questions().get(0);
+    }
+
+    @Test
+    void aMissingKeyBlocksUntilItIsSet() {
+        assertThat(after().blocking()).hasSize(1);
+        Tidied keyed = after(new Decision.SetKey("q1", Set.of(1)));
+        assertThat(keyed.blocking()).isEmpty();
+        assertThat(((ChoiceQuestion) first(keyed)).key()).containsExactly(1);
+    }
+
+    @Test
+    void undoTakesBackOneAndRedoBringsItBackUntilSomethingNewIsDecided() {
+        Decision two = new Decision.SetAllPoints(new BigDecimal(2));
+        Decision three = new Decision.SetAllPoints(new BigDecimal(3));
+        assertThat(points(after(two, three, new Decision.Undo()))).isEqualByComparingTo("2");
+        assertThat(points(after(two, three, new Decision.Undo(), new Decision.Redo())))
+                .isEqualByComparingTo("3");
+        assertThat(points(after(two, new Decision.Undo(), three, new Decision.Redo())))
+                .isEqualByComparingTo("3");
+        assertThat(after(new Decision.Undo(), new Decision.Redo()).quiz().questions())
+                .hasSize(2);
+    }
+
+    private static BigDecimal points(Tidied tidied) {
+        return first(tidied).particulars().points().orElseThrow();
+    }
+
+    @Test
+    void editsStayWithTheirQuestionWhenAPinChangesTheReading() {
+        Decision edit = new Decision.EditStem("q4", "Which of them sting?");
+        Tidied tidied = after(edit, new Decision.PinLines(List.of(1, 2, 3), Role.ASIDE, false));
+        assertThat(tidied.quiz().questions()).hasSize(1);
+        assertThat(first(tidied).particulars().stem().plain()).isEqualTo("Which of them sting?");
+    }
+
+    @Test
+    void anEditOfAQuestionThatIsGoneRestsUntilItIsBack() {
+        Decision edit = new Decision.EditStem("q1", "Which bees dance?");
+        Decision pin = new Decision.PinLines(List.of(1), Role.ASIDE, false);
+        assertThat(after(edit, pin).question("q1")).isEmpty();
+        assertThat(first(after(edit, pin, new Decision.Undo()))
+                        .particulars()
+                        .stem()
+                        .plain())
+                .isEqualTo("Which bees dance?");
+    }
+
+    @Test
+    void aChangeOfTypeKeepsWhatTheNewTypeCanHold() {
+        Tidied several = after(
+                new Decision.SetKey("q1", Set.of(0)), new Decision.ChangeType("q1", QuestionType.MULTIPLE_CHOICE));
+        assertThat(((ChoiceQuestion) first(several)).key()).containsExactly(0);
+        Tidied typed =
+                after(new Decision.SetKey("q1", Set.of(0)), new Decision.ChangeType("q1", QuestionType.TEXT_ENTRY));
+        assertThat(first(typed).isKeyed()).isTrue();
+    }
+
+    @Test
+    void decisionsForOthersPlacesChangeNothing() {
+        Quiz before = after().quiz();
+        assertThat(after(
+                                new Decision.SetKey("q1", Set.of(9)),
+                                new Decision.EditOption("q1", 7, "x"),
+                                new Decision.Delete("q99"))
+                        .quiz())
+                .isEqualTo(before);
+    }
+
+    @Test
+    void everyDecisionIsStoredAndReadBackEqual() {
+        List<Decision> all = new ArrayList<>(List.of(
+                new Decision.PinLines(List.of(1, 2), Role.KEY, false),
+                new Decision.EditStem("q1", "x"),
+                new Decision.EditOption("q1", 0, "y"),
+                new Decision.SetKey("q1", Set.of(1)),
+                new Decision.SetAnswer("q1", "a / b"),
+                new Decision.ChangeType("q1", QuestionType.TEXT_ENTRY),
+                new Decision.SetPoints("q1", new BigDecimal("1.5")),
+                new Decision.Delete("q1"),
+                new Decision.Rename("t"),
+                new Decision.Dismiss("option-gap", 4),
+                new Decision.Undo(),
+                new Decision.Redo()));
+        all.add(new Decision.Several(List.copyOf(all)));
+        assertThat(all)
+                .allSatisfy(decision -> assertThat(StoredJson.read(StoredJson.write(decision), Decision.class))
+                        .isEqualTo(decision));
+    }
+
+    @Test
+    void sourceAndQuizAreStoredAndReadBackEqual() {
+        Source source = source();
+        assertThat(StoredJson.read(StoredJson.write(source), Source.class)).isEqualTo(source);
+        Quiz quiz = after(new Decision.SetAllPoints(new BigDecimal("2.50"))).quiz();
+        assertThat(StoredJson.read(StoredJson.write(quiz), Quiz.class)).isEqualTo(quiz);
+    }
+}
