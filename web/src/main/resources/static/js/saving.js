@@ -1,22 +1,41 @@
-// Says so when an answer could not be saved, and tries again until it is: htmx alone would give up silently.
+// Tells truly what is saved: htmx alone would show an old "Saved" over newer typing, and give up silently on a lost connection.
 const form = document.querySelector('[data-saving]');
 const RETRY_MILLISECONDS = 4000;
+let unsent = false;
 let timer = 0;
 
-function notSaved() {
+function show(text, lost) {
   const line = document.getElementById('saved');
-  line.textContent = 'Not saved yet. Stay on this page, it tries again by itself.';
-  line.classList.add('saved-not');
+  line.textContent = text;
+  line.classList.toggle('saved-not', lost);
+}
+
+function notSaved() {
+  unsent = true;
+  show('Not saved yet. Stay on this page, it tries again by itself.', true);
   window.clearTimeout(timer);
   timer = window.setTimeout(() => form.dispatchEvent(new CustomEvent('save-again')), RETRY_MILLISECONDS);
 }
 
+form.addEventListener('input', () => {
+  unsent = true;
+  show('Saving …', false);
+});
+form.addEventListener('htmx:beforeRequest', () => { unsent = false; });
 form.addEventListener('htmx:sendError', notSaved);
 form.addEventListener('htmx:responseError', notSaved);
-form.addEventListener('htmx:afterOnLoad', () => window.clearTimeout(timer));
+document.body.addEventListener('htmx:afterSwap', () => {
+  window.clearTimeout(timer);
+  if (unsent) show('Saving …', false);
+});
 window.addEventListener('online', () => form.dispatchEvent(new CustomEvent('save-again')));
+// What was typed last goes out even while the page is being left.
+window.addEventListener('pagehide', () => {
+  if (unsent) navigator.sendBeacon(form.getAttribute('hx-post'), new FormData(form));
+});
 // The button leaves the page by a plain request, so that handing in works without scripts too.
 form.querySelector('[data-check]').addEventListener('click', (event) => {
   event.preventDefault();
+  unsent = false;
   form.submit();
 });

@@ -6,24 +6,15 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
-import org.tidyleaf.web.leaf.NoSuchLeafException;
-import org.tidyleaf.web.sitting.NoSuchSittingException;
 
 /** Exceptions to pages that say what to do. */
 @ControllerAdvice
 class ErrorPages {
 
-    @ExceptionHandler(NoSuchLeafException.class)
+    @ExceptionHandler(NotHereException.class)
     @ResponseStatus(HttpStatus.NOT_FOUND)
-    String noLeaf(Model model) {
-        return page(
-                model, "There is no such leaf", "It may not be read yet, or belong to a colleague. Look at the desk.");
-    }
-
-    @ExceptionHandler(NoSuchSittingException.class)
-    @ResponseStatus(HttpStatus.NOT_FOUND)
-    String noSitting(Model model) {
-        return page(model, "No test is open here", "Look at the link once more, or ask who gave it to you.");
+    String notHere(NotHereException exception, Model model) {
+        return page(model, exception.heading(), exception.advice());
     }
 
     @ExceptionHandler(MaxUploadSizeExceededException.class)

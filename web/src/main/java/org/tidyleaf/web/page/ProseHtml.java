@@ -35,7 +35,7 @@ public final class ProseHtml {
 
     /** With gaps as a rule. */
     public ProseHtml(String figures) {
-        this(figures, number -> "<span class=\"gap\" aria-label=\"gap " + number + "\"></span>");
+        this(figures, number -> "<span class=\"gap\"><span class=\"only-read\">gap " + number + "</span></span>");
     }
 
     /** What stands in the gap of that number, as safe HTML. */

@@ -86,7 +86,7 @@ class ReviewController {
     @PostMapping("/title")
     String rename(
             @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @RequestParam String title, Model model) {
-        model.addAttribute("page", reviews.decide(teacher.id(), id, new Decision.Rename(title.strip())));
+        model.addAttribute("page", reviews.rename(teacher.id(), id, title.strip()));
         return WORKSPACE;
     }
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.reading.Entry;
@@ -89,7 +90,18 @@ class ReviewService {
     }
 
     OpenLeaf points(UUID owner, UUID leaf, String question, BigDecimal points) {
-        return leaves.decide(owner, leaf, new Decision.SetPoints(question, points));
+        OpenLeaf open = leaves.open(owner, leaf);
+        boolean same = open.tidied()
+                .question(question)
+                .filter(q -> Marker.most(q).compareTo(points) == 0)
+                .isPresent();
+        return same ? open : leaves.decide(owner, leaf, new Decision.SetPoints(question, points));
+    }
+
+    ReviewPage rename(UUID owner, UUID leaf, String title) {
+        OpenLeaf open = leaves.open(owner, leaf);
+        boolean same = title.isEmpty() || open.tidied().quiz().title().equals(title);
+        return same ? ReviewPage.of(open, "") : decide(owner, leaf, new Decision.Rename(title));
     }
 
     private static String capital(String words) {
