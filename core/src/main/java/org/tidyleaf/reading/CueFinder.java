@@ -10,6 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Lead;
+import org.tidyleaf.reading.Cues.Margin;
 import org.tidyleaf.reading.Cues.Sign;
 import org.tidyleaf.reading.Cues.Trait;
 import org.tidyleaf.source.Emphasis;
@@ -35,6 +36,11 @@ final class CueFinder {
     private static final Pattern SIGN_AFTER =
             Vocabulary.pattern("\\s*(?:\\*{1,2}|[\u2713\u2714\u2611\u2605]|<-+|\u2190|[(\\[]\\s*(?:"
                     + WORDS.either("correct", "answer") + "|x|\u2713|\u2714|\\*)\\s*[)\\]])\\s*$");
+    private static final Pattern PERCENT_AFTER = Pattern.compile("\\s*[(\\[]\\s*[+-]?(\\d{1,3})\\s*%\\s*[)\\]]\\s*$");
+    private static final Pattern MARGIN_BLANK = Vocabulary.pattern(
+            "_+\\s*(" + WORDS.either("true", "false") + "|[A-H](?:\\s*,\\s*[A-H])*)?\\s*_+\\s*(?=[(\\[]?\\d)");
+    private static final Pattern MARGIN_PAIR =
+            Pattern.compile("[(\\[]?([TVRWP])\\s*[/|]?\\s*([FO])[)\\]]?\\s+(?=[(\\[]?\\d)");
     private static final Pattern FILL_IN =
             Vocabulary.pattern("\\b" + WORDS.either("fill") + "\\b[^_.\u2026]{0,14}(?:_{3,}|\\.{5,}|\u2026{2,})");
     private static final Pattern FILL_IN_BARE =
@@ -62,18 +68,29 @@ final class CueFinder {
         for (Piece piece : pieces) {
             all.add(find(source.line(piece.segment().line()), piece));
         }
+        markLoneJudgements(all);
         return all;
+    }
+
+    private static void markLoneJudgements(List<Cues> all) {
+        for (int i = 0; i < all.size(); i++) {
+            boolean above = i > 0 && all.get(i - 1).is(Trait.JUDGEMENT_WORD);
+            boolean below = i + 1 < all.size() && all.get(i + 1).is(Trait.JUDGEMENT_WORD);
+            add(all.get(i).traits(), Trait.LONE_JUDGEMENT, all.get(i).is(Trait.JUDGEMENT_WORD) && !above && !below);
+        }
     }
 
     private static Cues find(Line line, Piece piece) {
         Segment segment = piece.segment();
         String text = line.text().substring(segment.from(), segment.to()).strip();
         Optional<Sign> before = signBefore(line, segment);
-        int labelAt = skipBlank(line.text(), before.map(Sign::to).orElse(segment.from()), segment.to());
+        Optional<Margin> margin = before.isPresent() ? Optional.empty() : margin(line, segment);
+        int start = before.map(Sign::to).or(() -> margin.map(Margin::to)).orElse(segment.from());
+        int labelAt = skipBlank(line.text(), start, segment.to());
         List<Label> labels = LabelFinder.find(line.text(), labelAt, segment.to());
         Optional<Sign> sign =
                 before.or(() -> signBehindLabel(line, segment, labels)).or(() -> signAfter(line, segment));
-        return new Cues(piece, line, text, labels, sign, lead(line, segment), traits(line, segment, text));
+        return new Cues(piece, line, text, margin, labels, sign, lead(line, segment), traits(line, segment, text));
     }
 
     private static int skipBlank(String text, int from, int to) {
@@ -86,7 +103,7 @@ final class CueFinder {
 
     private static Optional<Sign> signBefore(Line line, Segment segment) {
         Matcher matcher = SIGN_BEFORE.matcher(line.text()).region(segment.from(), segment.to());
-        return matcher.lookingAt() ? Optional.of(new Sign(segment.from(), matcher.end())) : Optional.empty();
+        return matcher.lookingAt() ? Optional.of(new Sign(segment.from(), matcher.end(), true)) : Optional.empty();
     }
 
     /** Automatic letters stand before anything typed, so a typed star comes behind them. */
@@ -95,14 +112,41 @@ final class CueFinder {
             return Optional.empty();
         }
         Matcher matcher = SIGN_BEFORE.matcher(line.text()).region(line.labelEnd(), segment.to());
-        return matcher.lookingAt() ? Optional.of(new Sign(line.labelEnd(), matcher.end())) : Optional.empty();
+        return matcher.lookingAt() ? Optional.of(new Sign(line.labelEnd(), matcher.end(), true)) : Optional.empty();
     }
 
     private static Optional<Sign> signAfter(Line line, Segment segment) {
         Matcher matcher = SIGN_AFTER.matcher(line.text()).region(segment.from(), segment.to());
-        return matcher.find() && matcher.start() > segment.from()
-                ? Optional.of(new Sign(matcher.start(), segment.to()))
+        if (matcher.find() && matcher.start() > segment.from()) {
+            return Optional.of(new Sign(matcher.start(), segment.to(), true));
+        }
+        Matcher percent = PERCENT_AFTER.matcher(line.text()).region(segment.from(), segment.to());
+        return percent.find()
+                ? Optional.of(new Sign(
+                        percent.start(), segment.to(), !percent.group(1).matches("0+")))
                 : Optional.empty();
+    }
+
+    private static Optional<Margin> margin(Line line, Segment segment) {
+        Matcher blank = MARGIN_BLANK.matcher(line.text()).region(segment.from(), segment.to());
+        if (blank.lookingAt()) {
+            String said = blank.group(1) == null ? "" : blank.group(1).strip();
+            return Optional.of(new Margin(said, false, blank.end()));
+        }
+        Matcher pair = MARGIN_PAIR.matcher(line.text()).region(segment.from(), segment.to());
+        return pair.lookingAt() ? Optional.of(new Margin(marked(line, pair), true, pair.end())) : Optional.empty();
+    }
+
+    /** Which of the two letters is set apart from the other. */
+    private static String marked(Line line, Matcher pair) {
+        for (Emphasis emphasis : Emphasis.values()) {
+            boolean first = line.isMostly(emphasis, pair.start(1), pair.end(1));
+            boolean second = line.isMostly(emphasis, pair.start(2), pair.end(2));
+            if (first != second) {
+                return first ? pair.group(1) : pair.group(2);
+            }
+        }
+        return "";
     }
 
     private static Optional<Lead> lead(Line line, Segment segment) {
@@ -160,6 +204,7 @@ final class CueFinder {
     private static void form(Line line, Segment segment, String text, Set<Trait> traits) {
         int from = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
         add(traits, Trait.BOLD, line.isMostly(Emphasis.BOLD, from, segment.to()));
+        add(traits, Trait.UNDERLINED, line.isMostly(Emphasis.UNDERLINE, from, segment.to()));
         add(traits, Trait.ITALIC, line.isMostly(Emphasis.ITALIC, from, segment.to()));
         add(traits, Trait.HEADING, line.layout().isHeading());
         add(traits, Trait.CENTERED, line.layout().centered());

@@ -10,6 +10,7 @@ import org.tidyleaf.source.Line;
  *
  * @param text the piece's text, trimmed
  * @param labels every way to understand its beginning, behind a sign if there is one
+ * @param margin what stands before the number, if anything does
  * @param sign where a key's sign was found, if any
  * @param lead what its first word announces, if anything
  * @param traits everything that is either so or not
@@ -18,13 +19,26 @@ record Cues(
         Piece piece,
         Line line,
         String text,
+        Optional<Margin> margin,
         List<Label> labels,
         Optional<Sign> sign,
         Optional<Lead> lead,
         Set<Trait> traits) {
 
-    /** A star, tick or word that marks an option as right; both places in the line, the sign itself lies between. */
-    record Sign(int from, int to) {}
+    /**
+     * A star, tick or word that marks an option; both places in the line, the sign itself lies between.
+     *
+     * @param right false for "(0%)", which marks an option as wrong
+     */
+    record Sign(int from, int to, boolean right) {}
+
+    /**
+     * What stands left of a question's number: a blank to write the answer on, filled in or not, or "T F".
+     *
+     * @param said the answer in it, or empty
+     * @param judgement whether it is a pair to judge by
+     */
+    record Margin(String said, boolean judgement, int to) {}
 
     /** An announcing word like "Answer:"; {@code end} is where the announced text begins in the line. */
     record Lead(Announces announces, int end) {}
@@ -52,10 +66,13 @@ record Cues(
         POINTS_EACH,
         END_WORD,
         JUDGEMENT_WORD,
+        /** The only judgement word around: an answer, not an option. */
+        LONE_JUDGEMENT,
         QUESTION_MARK,
         COLON,
         GAP,
         BOLD,
+        UNDERLINED,
         ITALIC,
         HEADING,
         CAPITALS,

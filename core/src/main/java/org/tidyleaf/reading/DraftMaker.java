@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Section;
@@ -21,9 +22,12 @@ final class DraftMaker {
 
     private static final Pattern RANGE = Vocabulary.pattern(
             "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
-    private static final List<Pattern> JUDGEMENTS = Vocabulary.ALL.pairs().stream()
-            .map(pair -> Vocabulary.pattern("\\s*[(\\[]?\\s*(" + Pattern.quote(pair[0]) + ")\\s*(?:/|\\||"
-                    + Vocabulary.ALL.either("and") + ")?\\s*(" + Pattern.quote(pair[1]) + ")\\s*[)\\]]?\\s*$"))
+    private static final String BOX = "(?:[\u2610\u2611\u25a1\u25cb\u25ef]\\s*)?";
+    private static final List<Pattern> JUDGEMENTS = Stream.concat(
+                    Vocabulary.ALL.pairs().stream()
+                            .map(pair -> "(" + Pattern.quote(pair[0]) + ")|(" + Pattern.quote(pair[1]) + ")"),
+                    Stream.of("(T)|(F)", "(V)|(F)", "(R)|(F)", "(W)|(O)", "(P)|(F)"))
+            .map(DraftMaker::judgementPattern)
             .toList();
 
     private final Source source;
@@ -39,7 +43,15 @@ final class DraftMaker {
     private final int[] owners;
     private String title = "";
     private Optional<BigDecimal> pointsEach = Optional.empty();
+    private Optional<BigDecimal> pointsOfNext = Optional.empty();
     private Optional<Draft> open = Optional.empty();
+
+    private static Pattern judgementPattern(String pair) {
+        String[] words = pair.split("\\|");
+        String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*(?:/|\\||" + Vocabulary.ALL.either("and")
+                + ")?\\s*" + BOX + words[1] + "\\s*[)\\]]?\\s*$";
+        return words[0].length() == 3 ? Pattern.compile(regex) : Vocabulary.pattern(regex);
+    }
 
     private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons) {
         this.source = source;
@@ -78,7 +90,7 @@ final class DraftMaker {
             case STIMULUS -> passage(cues, step.more());
             case STEM -> stem(index, piece);
             case FIGURE -> figure(index, piece);
-            case ASIDE -> aside(cues);
+            case ASIDE -> aside(index, cues);
             default -> open.ifPresent(draft -> partOf(draft, index, piece));
         }
     }
@@ -140,6 +152,19 @@ final class DraftMaker {
                 new Segment(cues.line().number(), from, cues.piece().segment().to()));
     }
 
+    private static void margin(Draft draft, Cues cues) {
+        cues.margin().ifPresent(margin -> {
+            boolean judged =
+                    margin.judgement() || AnswerParser.judgement(margin.said()).isPresent();
+            draft.judgement = judged && draft.judgement.isEmpty() ? List.of("True", "False") : draft.judgement;
+            if (!margin.said().isEmpty()) {
+                Segment place =
+                        new Segment(cues.line().number(), cues.piece().segment().from(), margin.to());
+                draft.marginKey = Optional.of(new Draft.Announced(margin.said(), place));
+            }
+        });
+    }
+
     private Optional<Label> stemLabel(Cues cues) {
         return habits.stemLabel(cues)
                 .or(() -> cues.labels().stream()
@@ -152,7 +177,8 @@ final class DraftMaker {
         String id = "q" + cues.line().number() + (from == 0 ? "" : "-" + from);
         String number = stemLabel(cues).map(Label::printed).orElse("");
         Draft draft = new Draft(id, number, sections.size() - 1);
-        draft.points = pointsEach;
+        draft.points = pointsOfNext.or(() -> pointsEach);
+        pointsOfNext = Optional.empty();
         draft.inSequence = habits.chained().contains(index);
         draft.pictures.addAll(waiting);
         waiting.clear();
@@ -191,7 +217,8 @@ final class DraftMaker {
         for (Pattern pattern : JUDGEMENTS) {
             Matcher matcher = pattern.matcher(source.text(segment));
             if (matcher.find() && matcher.start() > 0) {
-                draft.judgement = List.of(matcher.group(1), matcher.group(2));
+                boolean words = matcher.group(1).length() > 1;
+                draft.judgement = words ? List.of(matcher.group(1), matcher.group(2)) : List.of("True", "False");
                 return new Segment(segment.line(), segment.from(), segment.from() + matcher.start());
             }
         }
@@ -228,7 +255,16 @@ final class DraftMaker {
         return false;
     }
 
-    private void aside(Cues cues) {
+    private void aside(int index, Cues cues) {
+        PointsFinder.each(cues.text()).ifPresent(found -> pointsEach = Optional.of(found.points()));
+        if (cues.announces(Cues.Announces.LABEL)) {
+            Optional<BigDecimal> points = PointsFinder.labelled(cues.text());
+            if (stemFollows(index)) {
+                pointsOfNext = points;
+            } else {
+                points.ifPresent(p -> open.ifPresent(draft -> draft.points = Optional.of(p)));
+            }
+        }
         if (cues.is(Cues.Trait.WRITING_LINE)) {
             open.ifPresent(draft -> draft.writingLines++);
         }
@@ -282,7 +318,8 @@ final class DraftMaker {
         if (!piece.step().more() || draft.options.isEmpty()) {
             String printed =
                     label.filter(l -> l.ordinal() > 0).map(Label::printed).orElse("");
-            draft.options.add(new Draft.OptionDraft(printed, cues.sign().isPresent() || isTicked(label)));
+            draft.options.add(new Draft.OptionDraft(
+                    printed, cues.sign().filter(Cues.Sign::right).isPresent() || isTicked(label)));
         }
         int from = cues.contentStart(label);
         if (cues.sign().filter(s -> s.from() == from).isPresent()) {

@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 /** Reads what a test says about points: "(2 points)", "[1]", "2 marks each", "Each question is worth 1 point". */
 final class PointsFinder {
 
-    private static final String NUMBER = "(\\d{1,3}(?:[.,]\\d{1,2})?)";
+    private static final String NUMBER = "(\\d{1,3}(?:[.,]\\d{1,2})?|" + Vocabulary.ALL.either("numbers") + ")";
     private static final String WORD = Vocabulary.ALL.either("points");
     private static final String EACH = Vocabulary.ALL.either("each");
 
@@ -18,6 +18,7 @@ final class PointsFinder {
             "\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]|\\[\\s*" + NUMBER + "\\s*])\\s*$");
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
+    private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
     private static final Pattern EACH_BEHIND = Vocabulary.pattern(
             "[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD + "\\.?\\s*(?:for\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
     private static final Pattern EACH_BEFORE =
@@ -47,6 +48,12 @@ final class PointsFinder {
         return start.lookingAt() ? Optional.of(new Found(number(start), 0, start.end())) : Optional.empty();
     }
 
+    /** Points behind their word, anywhere in a line of labels: "Topic: wax | Points: 2". */
+    static Optional<BigDecimal> labelled(String text) {
+        Matcher matcher = LABELLED.matcher(text);
+        return matcher.find() ? Optional.of(number(matcher)) : Optional.empty();
+    }
+
     /** Points for each of several questions. */
     static Optional<Found> each(String text) {
         for (Pattern pattern : new Pattern[] {EACH_BEHIND, EACH_BEFORE}) {
@@ -59,9 +66,12 @@ final class PointsFinder {
     }
 
     private static BigDecimal number(Matcher matcher) {
-        for (int group = 1; group <= matcher.groupCount(); group++) {
+        for (int i = 1; i <= matcher.groupCount(); i++) {
+            int group = i;
             if (matcher.group(group) != null) {
-                return new BigDecimal(matcher.group(group).replace(',', '.'));
+                return Vocabulary.ALL
+                        .number(matcher.group(group))
+                        .orElseGet(() -> new BigDecimal(matcher.group(group).replace(',', '.')));
             }
         }
         throw new IllegalStateException("a points pattern without its number");

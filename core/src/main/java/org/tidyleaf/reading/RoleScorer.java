@@ -80,7 +80,7 @@ final class RoleScorer {
         fit += cues.is(Trait.HEADING) ? SURE : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += habits.headings().contains(index) ? LEANING + SLIGHT : 0;
-        fit += cues.is(Trait.BOLD) && cues.is(Trait.SHORT) ? CLEAR : 0;
+        fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? CLEAR : 0;
         fit -= cues.is(Trait.LONG) ? CLEAR : 0;
@@ -131,6 +131,7 @@ final class RoleScorer {
             fit += cues.is(Trait.GAP) ? LEANING : 0;
         }
         fit += cues.is(Trait.QUESTION_MARK) || cues.is(Trait.COLON) ? LEANING : 0;
+        fit += cues.margin().isPresent() ? CLEAR : 0;
         fit -= notStem(cues);
         fit -= habits.optionLabel(cues).isPresent() && !isNextStem(index) ? SURE : 0;
         fit -= from.option() == 1 ? LEANING : 0;
@@ -239,6 +240,9 @@ final class RoleScorer {
         if (to.more()) {
             double fit = cues.spaceBefore() > 0 || cues.lead().isPresent() ? -CLEAR : 0;
             return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : SLIGHT);
+        }
+        if (to.role() == Role.KEY && cues.is(Trait.LONE_JUDGEMENT) && to.option() == 0) {
+            return SURE;
         }
         for (Announces kind : kinds) {
             if (cues.announces(kind)) {

@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -11,6 +12,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -24,12 +26,18 @@ final class Vocabulary {
     static final Vocabulary ALL = new Vocabulary(List.of("en", "de", "fr", "es", "it", "pt", "nl", "pl"));
 
     private final Map<String, Set<String>> words = new HashMap<>();
+    private final Map<String, BigDecimal> numbers = new HashMap<>();
 
     private Vocabulary(List<String> languages) {
         for (String language : languages) {
             load(language).forEach((key, value) -> {
                 Set<String> all = words.computeIfAbsent(key.toString(), k -> new HashSet<>());
-                all.addAll(List.of(value.toString().toLowerCase(Locale.ROOT).split("\\|")));
+                List<String> alternatives =
+                        List.of(value.toString().toLowerCase(Locale.ROOT).split("\\|"));
+                all.addAll(alternatives);
+                for (int i = 0; key.equals("numbers") && i < alternatives.size(); i++) {
+                    numbers.putIfAbsent(alternatives.get(i), BigDecimal.valueOf(i + 1L));
+                }
             });
         }
     }
@@ -46,6 +54,11 @@ final class Vocabulary {
             throw new UncheckedIOException(impossible);
         }
         return properties;
+    }
+
+    /** The value of a number word, "two" for example. */
+    Optional<BigDecimal> number(String word) {
+        return Optional.ofNullable(numbers.get(word.toLowerCase(Locale.ROOT)));
     }
 
     boolean has(String kind, String word) {
