@@ -8,7 +8,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import org.tidyleaf.exchange.ReadingJson;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
@@ -17,6 +19,7 @@ import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Reader;
 import org.tidyleaf.reading.Reading;
 import org.tidyleaf.reading.Snag;
+import org.tidyleaf.source.Source;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -30,6 +33,10 @@ final class ReadCommand implements Callable<Integer> {
 
     @Option(names = "--json", description = "print the whole reading as JSON")
     private boolean json;
+
+    @Option(names = "--key", paramLabel = "FILE", description = "a file with the answers")
+    @Nullable
+    private Path key;
 
     @Override
     public Integer call() throws IOException {
@@ -49,13 +56,20 @@ final class ReadCommand implements Callable<Integer> {
         }
         String name = String.valueOf(file.getFileName());
         try {
-            Reading reading = new Reader().read(new Intake().read(name, Files.readAllBytes(file)), Pins.NONE);
+            Source source = new Intake().read(name, Files.readAllBytes(file));
+            Reading reading = new Reader().read(source, Pins.NONE, keySource());
             print(name, reading, out);
             return true;
         } catch (IntakeException refused) {
             System.err.println(refused.getMessage());
             return false;
         }
+    }
+
+    private Optional<Source> keySource() throws IOException, IntakeException {
+        return key == null
+                ? Optional.empty()
+                : Optional.of(new Intake().read(String.valueOf(key.getFileName()), Files.readAllBytes(key)));
     }
 
     private void print(String name, Reading reading, OutputStream out) {

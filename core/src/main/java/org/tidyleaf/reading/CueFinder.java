@@ -87,10 +87,22 @@ final class CueFinder {
         Optional<Margin> margin = before.isPresent() ? Optional.empty() : margin(line, segment);
         int start = before.map(Sign::to).or(() -> margin.map(Margin::to)).orElse(segment.from());
         int labelAt = skipBlank(line.text(), start, segment.to());
-        List<Label> labels = LabelFinder.find(line.text(), labelAt, segment.to());
+        List<Label> first = LabelFinder.find(line.text(), labelAt, segment.to());
+        List<Label> behindBox = behindBox(line.text(), first, segment.to());
+        List<Label> labels = behindBox.isEmpty() ? first : behindBox;
         Optional<Sign> sign =
                 before.or(() -> signBehindLabel(line, segment, labels)).or(() -> signAfter(line, segment));
         return new Cues(piece, line, text, margin, labels, sign, lead(line, segment), traits(line, segment, text));
+    }
+
+    /** "☐ a) wax": the letter counts, the box is only there to be ticked. */
+    private static List<Label> behindBox(String text, List<Label> labels, int end) {
+        if (labels.isEmpty() || labels.get(0).kind() != Label.Kind.BOX) {
+            return List.of();
+        }
+        return LabelFinder.find(text, labels.get(0).end(), end).stream()
+                .filter(label -> label.kind() == Label.Kind.LETTER)
+                .toList();
     }
 
     private static int skipBlank(String text, int from, int to) {
@@ -139,14 +151,8 @@ final class CueFinder {
 
     /** Which of the two letters is set apart from the other. */
     private static String marked(Line line, Matcher pair) {
-        for (Emphasis emphasis : Emphasis.values()) {
-            boolean first = line.isMostly(emphasis, pair.start(1), pair.end(1));
-            boolean second = line.isMostly(emphasis, pair.start(2), pair.end(2));
-            if (first != second) {
-                return first ? pair.group(1) : pair.group(2);
-            }
-        }
-        return "";
+        int place = line.standsOut(pair.start(1), pair.end(1), pair.start(2), pair.end(2));
+        return place == 0 ? "" : pair.group(place);
     }
 
     private static Optional<Lead> lead(Line line, Segment segment) {

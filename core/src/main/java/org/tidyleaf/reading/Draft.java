@@ -26,6 +26,9 @@ final class Draft {
     /** The words of a "True / False" printed behind the stem; empty where there is none. */
     List<String> judgement = List.of();
 
+    /** Which of the two words is set apart, 0-based. */
+    Optional<Integer> judgementMarked = Optional.empty();
+
     int stimulus = -1;
     int writingLines;
     boolean inSequence;

@@ -43,6 +43,7 @@ final class DraftMaker {
     private final int[] owners;
     private String title = "";
     private Optional<BigDecimal> pointsEach = Optional.empty();
+    private Optional<BigDecimal> documentPoints = Optional.empty();
     private Optional<BigDecimal> pointsOfNext = Optional.empty();
     private Optional<Draft> open = Optional.empty();
 
@@ -91,14 +92,17 @@ final class DraftMaker {
             case STEM -> stem(index, piece);
             case FIGURE -> figure(index, piece);
             case ASIDE -> aside(index, cues);
-            default -> open.ifPresent(draft -> partOf(draft, index, piece));
+            default -> {
+                open = step.inQuestion() ? open : Optional.empty();
+                open.ifPresent(draft -> partOf(draft, index, piece));
+            }
         }
     }
 
     private void section(Cues cues) {
         open = Optional.empty();
         Optional<PointsFinder.Found> each = PointsFinder.each(cues.text());
-        pointsEach = each.map(PointsFinder.Found::points);
+        pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
         String text = each.map(found ->
                         cues.text().substring(0, found.from()) + cues.text().substring(found.to()))
                 .orElse(cues.text());
@@ -107,7 +111,7 @@ final class DraftMaker {
 
     private void instruction(Cues cues) {
         open = Optional.empty();
-        PointsFinder.each(cues.text()).ifPresent(found -> pointsEach = Optional.of(found.points()));
+        PointsFinder.each(cues.text()).ifPresent(this::pointsForEach);
         if (!sections.isEmpty()) {
             Section section = sections.remove(sections.size() - 1);
             List<Inline> parts = new ArrayList<>(section.instructions().parts());
@@ -117,6 +121,12 @@ final class DraftMaker {
             parts.addAll(prose.text(List.of(cues.piece().segment())).parts());
             sections.add(new Section(section.title(), new Prose(parts)));
         }
+    }
+
+    /** Said before the first section, it holds for the whole test. */
+    private void pointsForEach(PointsFinder.Found found) {
+        pointsEach = Optional.of(found.points());
+        documentPoints = sections.isEmpty() ? pointsEach : documentPoints;
     }
 
     private void passage(Cues cues, boolean more) {
@@ -147,6 +157,7 @@ final class DraftMaker {
             draft.marginKey =
                     margin.map(m -> new Draft.Announced(m.group(1), cues.piece().segment()));
         }
+        margin(draft, cues);
         addStem(
                 draft,
                 new Segment(cues.line().number(), from, cues.piece().segment().to()));
@@ -218,6 +229,15 @@ final class DraftMaker {
             Matcher matcher = pattern.matcher(source.text(segment));
             if (matcher.find() && matcher.start() > 0) {
                 boolean words = matcher.group(1).length() > 1;
+                int place = source.line(segment.line())
+                        .standsOut(
+                                segment.from() + matcher.start(1),
+                                segment.from() + matcher.end(1),
+                                segment.from() + matcher.start(2),
+                                segment.from() + matcher.end(2));
+                if (place > 0) {
+                    draft.judgementMarked = Optional.of(place - 1);
+                }
                 draft.judgement = words ? List.of(matcher.group(1), matcher.group(2)) : List.of("True", "False");
                 return new Segment(segment.line(), segment.from(), segment.from() + matcher.start());
             }
@@ -256,7 +276,7 @@ final class DraftMaker {
     }
 
     private void aside(int index, Cues cues) {
-        PointsFinder.each(cues.text()).ifPresent(found -> pointsEach = Optional.of(found.points()));
+        PointsFinder.each(cues.text()).ifPresent(this::pointsForEach);
         if (cues.announces(Cues.Announces.LABEL)) {
             Optional<BigDecimal> points = PointsFinder.labelled(cues.text());
             if (stemFollows(index)) {

@@ -13,6 +13,9 @@ final class GapParser {
     private static final String OTHER_SPELLING =
             "\\s*(?:/|;|\\||(?<=\\s)" + Vocabulary.ALL.either("and") + "(?=\\s))\\s*";
 
+    private static final Pattern ALSO =
+            Vocabulary.pattern("\\s*\\(\\s*(?:" + Vocabulary.ALL.either("and") + "|also)\\s*:?\\s*([^)]*)\\)");
+
     private GapParser() {}
 
     /** For each of the gaps the accepted spellings; empty lists where the text is empty or has too few answers. */
@@ -51,7 +54,7 @@ final class GapParser {
     }
 
     private static List<String> spellings(String text) {
-        String bare = text.strip().replaceAll("[;,]$", "");
+        String bare = ALSO.matcher(text.strip()).replaceAll(" / $1").replaceAll("[;,]$", "");
         return Arrays.stream(Vocabulary.pattern(OTHER_SPELLING).split(bare))
                 .map(String::strip)
                 .filter(spelling -> !spelling.isEmpty())

@@ -32,25 +32,24 @@ final class HabitFinder {
 
     private HabitFinder() {}
 
-    static Habits find(List<Cues> all) {
-        Map<String, List<Seen>> series = series(all);
-        Map<String, Integer> options = new HashMap<>();
+    /** @param without places of an answer list, whose numbers are none of questions */
+    static Habits find(List<Cues> all, Set<Integer> without) {
+        Map<String, List<Seen>> series = series(all, without);
         Map<String, List<Seen>> chains = new TreeMap<>();
+        series.forEach((shape, seen) -> questionSeries(seen).ifPresent(members -> chains.put(shape, members)));
+        Set<Integer> numbered = new HashSet<>();
+        chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
+        Map<String, Integer> options = new HashMap<>();
+        Set<Integer> headings = headings(all, numbered);
         series.forEach((shape, seen) -> {
             Label.Kind kind = seen.get(0).label().kind();
-            int lettered = countInRuns(seen);
-            if (kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN) {
-                if (lettered > 0) {
-                    options.put(shape, lettered);
-                }
-            } else if (kind == Label.Kind.NUMBER) {
-                List<Seen> members = chain(seen);
-                // A lone number is a year at the start of a line, unless it is the only question of all.
-                if (members.size() > 1 || members.get(0).label().ordinal() == 1) {
-                    chains.put(shape, members);
-                }
-            } else if (kind == Label.Kind.CODE && seen.size() >= CODES_IN_EARNEST) {
-                chains.put(shape, seen);
+            boolean lettered = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN;
+            int count = lettered ? countInRuns(seen, numbered) : 0;
+            if (count > 0) {
+                options.put(shape, count);
+            } else if (lettered && countInRuns(seen, Set.of()) > 0) {
+                // Letters that run on over whole groups of questions head those groups.
+                seen.forEach(s -> headings.add(s.piece()));
             }
         });
         keepStrongerReading(options);
@@ -73,10 +72,11 @@ final class HabitFinder {
     /** A label and the place of its piece. */
     private record Seen(int piece, Label label) {}
 
-    private static Map<String, List<Seen>> series(List<Cues> all) {
+    /** Labels of the pieces that are no answer list. */
+    private static Map<String, List<Seen>> series(List<Cues> all, Set<Integer> without) {
         Map<String, List<Seen>> series = new TreeMap<>();
         for (int i = 0; i < all.size(); i++) {
-            if (all.get(i).is(Trait.OFF_BODY)) {
+            if (all.get(i).is(Trait.OFF_BODY) || without.contains(i)) {
                 continue;
             }
             for (Label label : all.get(i).labels()) {
@@ -86,12 +86,27 @@ final class HabitFinder {
         return series;
     }
 
-    /** How many labels stand in runs that begin with the first letter and have at least two members. */
-    private static int countInRuns(List<Seen> seen) {
+    /** The members of a series that may number questions; empty where it can't. */
+    private static Optional<List<Seen>> questionSeries(List<Seen> seen) {
+        Label.Kind kind = seen.get(0).label().kind();
+        if (kind == Label.Kind.NUMBER) {
+            List<Seen> members = chain(seen);
+            // A lone number is a year at the start of a line, unless it is the only question of all.
+            boolean lone = members.size() == 1 && members.get(0).label().ordinal() != 1;
+            return lone ? Optional.empty() : Optional.of(members);
+        }
+        return kind == Label.Kind.CODE && seen.size() >= CODES_IN_EARNEST ? Optional.of(seen) : Optional.empty();
+    }
+
+    /** How many labels stand in runs that begin with the first letter and have at least two members, no number between. */
+    private static int countInRuns(List<Seen> seen, Set<Integer> numbered) {
         int count = 0;
         int run = 0;
+        int above = 0;
         for (Seen s : seen) {
             int ordinal = s.label().ordinal();
+            run = containsBetween(numbered, above, s.piece()) ? 0 : run;
+            above = s.piece();
             if (ordinal == run + 1 && run > 0) {
                 run++;
                 count += run == 2 ? 2 : 1;
@@ -100,6 +115,15 @@ final class HabitFinder {
             }
         }
         return count;
+    }
+
+    private static boolean containsBetween(Set<Integer> places, int from, int to) {
+        for (int i = from + 1; i <= to; i++) {
+            if (places.contains(i)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "i." may be a letter or a Roman one: what explains more labels stays, the other would only confuse. */
@@ -125,7 +149,7 @@ final class HabitFinder {
                     .anyMatch(e -> !e.getKey().equals(shape) && e.getValue().size() >= restarts);
             if (seen.get(0).label().kind() == Label.Kind.NUMBER && restartsOften && others && !isWorded(shape)) {
                 chains.remove(shape);
-                options.put(shape, countInRuns(seen));
+                options.put(shape, countInRuns(seen, Set.of()));
             }
         }
     }
@@ -179,9 +203,9 @@ final class HabitFinder {
             int ordinal = seen.get(i).label().ordinal();
             previous[i] = -1;
             length[i] = ordinal == 1 ? 1 : 0.5;
-            for (int step = 1; step <= 2; step++) {
+            for (int step = 0; step <= 2; step++) {
                 Integer before = latest.get(ordinal - step);
-                double reached = before == null ? 0 : length[before] + (step == 1 ? 1 : 0.4);
+                double reached = before == null ? 0 : length[before] + gain(seen, before, i, step);
                 if (before != null && reached > length[i]) {
                     previous[i] = before;
                     length[i] = reached;
@@ -194,6 +218,20 @@ final class HabitFinder {
             best = length[i] > length[best] ? i : best;
         }
         return withNeighbours(seen, previous, best);
+    }
+
+    /** What a step from one label to another is worth; the same number goes on only with another letter (12a, 12b). */
+    private static double gain(List<Seen> seen, int from, int to, int step) {
+        if (step == 0) {
+            String above = seen.get(from).label().printed();
+            String here = seen.get(to).label().printed();
+            return above.length() == here.length()
+                            && !Character.isDigit(here.charAt(here.length() - 1))
+                            && above.compareTo(here) < 0
+                    ? 1
+                    : -1;
+        }
+        return step == 1 ? 1 : 0.4;
     }
 
     private static List<Seen> withNeighbours(List<Seen> seen, int[] previous, int last) {
@@ -222,7 +260,7 @@ final class HabitFinder {
         }
         Set<Integer> headings = new HashSet<>();
         seen.values().stream().filter(places -> places.size() >= 2).forEach(places -> headings.addAll(places.values()));
-        return Set.copyOf(headings);
+        return headings;
     }
 
     private static boolean hasMarginKey(List<Cues> all, Set<Integer> chained, Map<String, Integer> stems) {

@@ -21,16 +21,20 @@ final class KeyGatherer {
 
     private final Source source;
     private final List<Draft> drafts;
+    private final Drafts all;
+    private final KeyList list;
     private final Map<Emphasis, Integer> habit = new EnumMap<>(Emphasis.class);
 
-    private KeyGatherer(Source source, List<Draft> drafts) {
+    private KeyGatherer(Source source, Drafts all, KeyList list) {
         this.source = source;
-        this.drafts = drafts;
+        this.all = all;
+        this.drafts = all.questions();
+        this.list = list;
     }
 
     /** One key for each draft, in order. */
-    static List<GatheredKey> gather(Source source, Drafts drafts) {
-        KeyGatherer gatherer = new KeyGatherer(source, drafts.questions());
+    static List<GatheredKey> gather(Source source, Drafts drafts, KeyList list) {
+        KeyGatherer gatherer = new KeyGatherer(source, drafts, list);
         gatherer.findFormattingHabit();
         return drafts.questions().stream().map(gatherer::gather).toList();
     }
@@ -73,11 +77,14 @@ final class KeyGatherer {
     private GatheredKey gather(Draft draft) {
         List<Claim> claims = new ArrayList<>(explicit(draft));
         formatting(draft).ifPresent(claims::add);
+        Optional<KeyList.Item> listed = listed(draft);
         Optional<String> text = draft.keys.isEmpty()
-                ? Optional.empty()
+                ? listed.map(KeyList.Item::text)
                 : Optional.of(Draft.join(draft.keys).plain());
         if (claims.isEmpty()) {
-            KeySource from = text.isPresent() || !draft.models.isEmpty() ? KeySource.ANSWER_LINE : KeySource.NONE;
+            KeySource from = draft.keys.isEmpty() && draft.models.isEmpty() && text.isPresent()
+                    ? list.source()
+                    : text.isPresent() || !draft.models.isEmpty() ? KeySource.ANSWER_LINE : KeySource.NONE;
             return new GatheredKey(Set.of(), text, from, List.of(), Optional.empty());
         }
         Claim first = claims.get(0);
@@ -104,7 +111,21 @@ final class KeyGatherer {
         for (Draft.Announced line : draft.keys) {
             claim(draft, line, KeySource.ANSWER_LINE, "the answer line says ", claims);
         }
+        listed(draft)
+                .ifPresent(item -> claim(
+                        draft,
+                        new Draft.Announced(
+                                item.text(), draft.cues.get(0).piece().segment()),
+                        list.source(),
+                        list.source() == KeySource.SEPARATE ? "the key file says " : "the list of answers says ",
+                        claims));
         return claims;
+    }
+
+    private Optional<KeyList.Item> listed(Draft draft) {
+        String heading =
+                draft.section < 0 ? "" : all.sections().get(draft.section).title();
+        return list.find(draft.number, heading);
     }
 
     private void claim(Draft draft, Draft.Announced said, KeySource kind, String words, List<Claim> claims) {
@@ -119,6 +140,13 @@ final class KeyGatherer {
     }
 
     private Optional<Claim> formatting(Draft draft) {
+        if (draft.options.isEmpty() && draft.judgementMarked.isPresent()) {
+            int place = draft.judgementMarked.get();
+            return Optional.of(new Claim(
+                    Set.of(place),
+                    KeySource.FORMATTING,
+                    "\u201c" + draft.judgement.get(place) + "\u201d is set apart"));
+        }
         for (Emphasis format : KEY_FORMATS) {
             if (habit.containsKey(format) && draft.options.size() >= 2) {
                 Set<Integer> marked = marked(draft, format);

@@ -54,7 +54,7 @@ final class LabelFinder {
         }
         int ordinal = Integer.parseInt(m.group(3));
         String part = m.group(4) == null ? "" : m.group(4);
-        String shape = (worded ? "Q" : "") + (m.group(2) == null ? "" : m.group(2)) + "9" + (part.isEmpty() ? "" : "a")
+        String shape = (worded ? "Q" : "") + (m.group(2) == null ? "" : m.group(2)) + "9"
                 + (closed ? m.group(5).strip() : "");
         labels.add(new Label(Label.Kind.NUMBER, ordinal, ordinal + part, shape, at, m.end()));
     }

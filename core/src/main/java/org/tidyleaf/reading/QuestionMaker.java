@@ -132,7 +132,9 @@ final class QuestionMaker {
         boolean shortKey = !said.isEmpty()
                 && said.split("\\s+").length <= SHORT_ANSWER_WORDS * Math.max(1, gaps) + 2
                 && !said.endsWith(".");
-        if (gaps > 0 || shortKey && draft.models.isEmpty()) {
+        boolean essay = draft.writingLines > 1
+                || EXPLAIN.matcher(particulars.stem().plain()).matches();
+        if (gaps > 0 || shortKey && draft.models.isEmpty() && !essay) {
             return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
         }
         return withoutKey(draft, particulars, said);

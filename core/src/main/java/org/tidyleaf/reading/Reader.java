@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.List;
+import java.util.Optional;
 import org.tidyleaf.source.Source;
 
 /**
@@ -10,17 +11,32 @@ import org.tidyleaf.source.Source;
 public final class Reader {
 
     public Reading read(Source source, Pins pins) {
+        return read(source, pins, Optional.empty());
+    }
+
+    /**
+     * Reads a test whose key is in a file of its own: a list or table of answers.
+     *
+     * @param key what the key file holds; an answer list in the test itself is then left alone
+     */
+    public Reading read(Source source, Pins pins, Optional<Source> key) {
         List<Piece> pieces = PieceSplitter.split(source);
         List<Cues> cues = CueFinder.find(source, pieces);
-        Habits habits = HabitFinder.find(cues);
+        KeyList ownList = KeyListFinder.find(cues);
+        Habits habits = HabitFinder.find(cues, ownList.pieces());
         Lessons lessons = new Lessons(cues, pins);
-        List<Assigned> roles = RoleAssigner.assign(cues, habits, pins, lessons);
+        List<Assigned> roles = RoleAssigner.assign(cues, habits, pins, lessons, ownList.pieces());
         Drafts drafts = DraftMaker.make(source, roles, habits, lessons);
-        List<GatheredKey> keys = KeyGatherer.gather(source, drafts);
+        KeyList list = key.map(Reader::keyList).orElse(ownList);
+        List<GatheredKey> keys = KeyGatherer.gather(source, drafts, list);
         List<ReadQuestion> questions = QuestionMaker.make(source, drafts, keys);
         List<Snag> snags = SnagFinder.find(drafts, questions, keys);
         List<Entry> ledger = LedgerKeeper.keep(source, roles, drafts.owners());
         return new Reading(title(source, drafts), drafts.sections(), drafts.stimuli(), questions, ledger, snags);
+    }
+
+    private static KeyList keyList(Source key) {
+        return KeyListFinder.read(CueFinder.find(key, PieceSplitter.split(key)));
     }
 
     /** The document's own title is the first guess, its file name the second. */

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Gives every piece its role: the sequence of steps with the best sum of scores, by dynamic programming over the whole
@@ -28,16 +29,19 @@ final class RoleAssigner {
     private final Habits habits;
     private final Pins pins;
     private final RoleScorer scorer;
+    private final Set<Integer> keyList;
 
-    private RoleAssigner(List<Cues> all, Habits habits, Pins pins, Lessons lessons) {
+    private RoleAssigner(List<Cues> all, Habits habits, Pins pins, Lessons lessons, Set<Integer> keyList) {
+        this.keyList = keyList;
         this.all = all;
         this.habits = habits;
         this.pins = pins;
         this.scorer = new RoleScorer(habits, lessons);
     }
 
-    static List<Assigned> assign(List<Cues> all, Habits habits, Pins pins, Lessons lessons) {
-        return new RoleAssigner(all, habits, pins, lessons).run();
+    /** @param keyList places of an answer list, which are keys outside of any question */
+    static List<Assigned> assign(List<Cues> all, Habits habits, Pins pins, Lessons lessons, Set<Integer> keyList) {
+        return new RoleAssigner(all, habits, pins, lessons, keyList).run();
     }
 
     /** The best score of all sequences that end in a step here, and the step before it. */
@@ -140,6 +144,9 @@ final class RoleAssigner {
     }
 
     private List<Step> allowed(int index, Step from) {
+        if (keyList.contains(index) && pins.at(all.get(index).line().number()).isEmpty()) {
+            return List.of(new Step(Role.KEY, false, Step.OUTSIDE));
+        }
         List<Step> steps = possible(all.get(index), from);
         Optional<Pins.Pin> pin = pins.at(all.get(index).line().number());
         if (pin.isEmpty() || !all.get(index).piece().first()) {

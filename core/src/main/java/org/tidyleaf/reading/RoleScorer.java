@@ -64,7 +64,8 @@ final class RoleScorer {
         fit += cues.is(Trait.CENTERED) ? LEANING : 0;
         fit += cues.is(Trait.SHORT) ? LEANING : -LEANING;
         fit -= cues.is(Trait.ENDS_SENTENCE) ? LEANING : 0;
-        fit -= cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
+        fit -= cues.is(Trait.QUESTION_MARK) && !cues.is(Trait.BOLD) && !cues.is(Trait.HEADING) ? CLEAR : 0;
+        fit -= cues.text().startsWith("(") ? CLEAR : 0;
         fit -= cues.is(Trait.FILL_IN) || cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.SECTION_WORD) ? LEANING : 0;
         return fit - (hasOwnLabel(cues) ? CLEAR : 0);
@@ -79,7 +80,7 @@ final class RoleScorer {
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) ? SURE : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
-        fit += habits.headings().contains(index) ? LEANING + SLIGHT : 0;
+        fit += habits.headings().contains(index) ? CLEAR : 0;
         fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? CLEAR : 0;

@@ -57,4 +57,16 @@ public record Line(int number, String text, int labelEnd, List<Span> spans, Layo
         }
         return false;
     }
+
+    /** Which of two stretches is set apart from the other in any way: 1 or 2, or 0 where both look alike. */
+    public int standsOut(int from1, int to1, int from2, int to2) {
+        for (Emphasis emphasis : Emphasis.values()) {
+            boolean first = isMostly(emphasis, from1, to1);
+            boolean second = isMostly(emphasis, from2, to2);
+            if (first != second) {
+                return first ? 1 : 2;
+            }
+        }
+        return 0;
+    }
 }

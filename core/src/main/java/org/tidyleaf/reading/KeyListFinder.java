@@ -1,0 +1,210 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Cell;
+
+/**
+ * Finds a list of answers: under a heading that says nothing but "Answers", or all through a key file. Understands
+ * "1-5: BADCB", "1 B 2 C 3 A", one answer a line, and tables with numbers in a row or a column.
+ */
+final class KeyListFinder {
+
+    private static final Pattern HEADING =
+            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*)?");
+
+    /** A key file's title names the test too. */
+    private static final Pattern FILE_HEADING = Vocabulary.pattern(
+            "\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*|[-\u2013\u2014:].{0,80})?");
+
+    private static final Pattern RUN =
+            Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
+    private static final Pattern NUMBER = Pattern.compile(
+            "(?:^|(?<=[\\s,;|\u2013\u2014-]))[(]?(\\d{1,3})([a-h]?)(?:\\s*[.):=]|\\s*[-\u2013](?=\\s)|(?=\\s))\\s*");
+
+    private final List<Cues> all;
+    private final List<KeyList.Item> items = new ArrayList<>();
+    private final Set<Integer> taken = new HashSet<>();
+    private String heading = "";
+    private int last;
+
+    private KeyListFinder(List<Cues> all) {
+        this.all = all;
+    }
+
+    /** The list at the end of a test, if it has one. */
+    static KeyList find(List<Cues> all) {
+        for (int i = all.size() - 1; i > 0; i--) {
+            boolean possible = all.get(i).text().length() < 90
+                    && HEADING.matcher(all.get(i).text()).matches()
+                    && all.get(i).labels().isEmpty();
+            if (possible) {
+                KeyListFinder finder = new KeyListFinder(all);
+                finder.readFrom(i + 1);
+                if (finder.isConvincing(i)) {
+                    finder.taken.add(i);
+                    return new KeyList(List.copyOf(finder.items), Set.copyOf(finder.taken), KeySource.ANSWER_LIST);
+                }
+            }
+        }
+        return KeyList.NONE;
+    }
+
+    /** All answers of a file that holds nothing else. */
+    static KeyList read(List<Cues> all) {
+        KeyListFinder finder = new KeyListFinder(all);
+        finder.readFrom(0);
+        return new KeyList(List.copyOf(finder.items), Set.of(), KeySource.SEPARATE);
+    }
+
+    /** Most of what follows has to be answers, or the word "Answers" was something else. */
+    private boolean isConvincing(int headingPlace) {
+        int lines = all.size() - headingPlace - 1;
+        return !items.isEmpty() && taken.size() * 2 >= lines;
+    }
+
+    private void readFrom(int start) {
+        Map<Integer, List<Integer>> tables = new LinkedHashMap<>();
+        for (int i = start; i < all.size(); i++) {
+            Optional<Cell> cell = all.get(i).line().layout().cell();
+            if (cell.isPresent()) {
+                tables.computeIfAbsent(cell.get().table(), t -> new ArrayList<>())
+                        .add(i);
+                boolean tableOver = i + 1 == all.size()
+                        || !all.get(i + 1)
+                                .line()
+                                .layout()
+                                .cell()
+                                .map(Cell::table)
+                                .equals(cell.map(Cell::table));
+                if (tableOver) {
+                    table(tables.get(cell.get().table()));
+                }
+            } else {
+                line(i);
+            }
+        }
+    }
+
+    private void line(int piece) {
+        Cues cues = all.get(piece);
+        if (cues.is(Cues.Trait.OFF_BODY)) {
+            return;
+        }
+        int before = items.size();
+        Matcher run = RUN.matcher(cues.text());
+        if (run.lookingAt() && run.end() > cues.text().length() - 3) {
+            run(run, cues.line().number());
+        }
+        if (items.size() == before) {
+            numbered(cues);
+        }
+        if (items.size() > before || FILE_HEADING.matcher(cues.text()).matches()) {
+            taken.add(piece);
+        } else if (cues.text().length() < 90) {
+            heading = cues.text();
+            last = 0;
+            taken.add(piece);
+        }
+    }
+
+    private void run(Matcher run, int line) {
+        int first = Integer.parseInt(run.group(1));
+        int end = Integer.parseInt(run.group(2));
+        String letters = run.group(3).replaceAll("[ ,]", "");
+        if (end - first + 1 == letters.length()) {
+            for (int i = 0; i < letters.length(); i++) {
+                add(String.valueOf(first + i), letters.substring(i, i + 1), line);
+            }
+            last = end;
+        }
+    }
+
+    /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
+    private void numbered(Cues cues) {
+        Matcher matcher = NUMBER.matcher(cues.text());
+        String number = "";
+        int from = -1;
+        while (matcher.find()) {
+            int value = Integer.parseInt(matcher.group(1));
+            boolean next = from < 0
+                    ? matcher.start() == 0
+                    : value == last + 1 || value == last && !matcher.group(2).isEmpty();
+            if (next) {
+                if (from >= 0) {
+                    add(
+                            number,
+                            cues.text().substring(from, matcher.start()),
+                            cues.line().number());
+                }
+                number = matcher.group(1) + matcher.group(2);
+                from = matcher.end();
+                last = value;
+            }
+        }
+        if (from >= 0) {
+            add(number, cues.text().substring(from), cues.line().number());
+        }
+    }
+
+    private void table(List<Integer> pieces) {
+        Map<Integer, Map<Integer, Cues>> rows = new TreeMap<>();
+        for (int piece : pieces) {
+            Cell cell = all.get(piece).line().layout().cell().orElseThrow();
+            rows.computeIfAbsent(cell.row(), r -> new TreeMap<>()).put(cell.column(), all.get(piece));
+        }
+        int before = items.size();
+        Map<Integer, Cues> above = Map.of();
+        for (Map<Integer, Cues> row : rows.values()) {
+            acrossRow(above, row);
+            alongRow(row);
+            above = row;
+        }
+        if (items.size() > before) {
+            taken.addAll(pieces);
+        }
+    }
+
+    /** Numbers in one row, their answers below. */
+    private void acrossRow(Map<Integer, Cues> numbers, Map<Integer, Cues> answers) {
+        for (Map.Entry<Integer, Cues> number : numbers.entrySet()) {
+            Cues answer = answers.get(number.getKey());
+            if (answer != null && isNumber(number.getValue()) && !isNumber(answer)) {
+                add(bare(number.getValue()), answer.text(), answer.line().number());
+            }
+        }
+    }
+
+    /** A number with its answer in the cell to the right. */
+    private void alongRow(Map<Integer, Cues> row) {
+        for (Map.Entry<Integer, Cues> number : row.entrySet()) {
+            Cues answer = row.get(number.getKey() + 1);
+            if (answer != null && isNumber(number.getValue()) && !isNumber(answer)) {
+                add(bare(number.getValue()), answer.text(), answer.line().number());
+            }
+        }
+    }
+
+    private static boolean isNumber(Cues cues) {
+        return cues.text().matches("[(]?\\d{1,3}[a-h]?[.):]?");
+    }
+
+    private static String bare(Cues cues) {
+        return cues.text().replaceAll("[^\\da-h]", "");
+    }
+
+    private void add(String number, String answer, int line) {
+        String text = answer.replaceAll("^[\\s,;:|\u2013\u2014-]+|[\\s,;|\u2013\u2014-]+$", "");
+        if (!text.isEmpty()) {
+            items.add(new KeyList.Item(heading, number, text, line));
+        }
+    }
+}
