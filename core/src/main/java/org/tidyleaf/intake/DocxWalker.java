@@ -136,12 +136,22 @@ final class DocxWalker {
         for (Element child : Xml.children(parent)) {
             switch (child.getLocalName()) {
                 case "r" -> run(child, format);
-                case "oMath" -> lines.append("\\(" + OmmlToLatex.convert(child) + "\\)", Set.of(), "");
+                case "oMath" -> formula(child, format);
                 case "del", "moveFrom", "pPr", "sdtPr" -> {}
                 default -> runs(child, format);
             }
         }
         depth--;
+    }
+
+    /** A formula is set as its first run is: teachers colour whole formulas to mark them. */
+    private void formula(Element math, ParagraphFormat format) {
+        DocxStyles.RunFormat look = styles.format(format.style());
+        Optional<Element> rPr =
+                Xml.below(math, "rPr").filter(e -> !Xml.children(e).isEmpty());
+        Optional<Element> color = Xml.below(math, "color").map(e -> (Element) e.getParentNode());
+        DocxStyles.RunFormat shown = color.or(() -> rPr).map(look::with).orElse(look);
+        lines.append("\\(" + OmmlToLatex.convert(math) + "\\)", shown.emphasis(), shown.color());
     }
 
     private void run(Element run, ParagraphFormat format) {

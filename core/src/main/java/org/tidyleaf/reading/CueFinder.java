@@ -47,7 +47,9 @@ final class CueFinder {
             Vocabulary.pattern("(?:" + WORDS.either("fill") + "\\s*:\\s*(?:/\\s*\\d+)?\\s*){1,6}");
     private static final Pattern RULE = Pattern.compile(
             "[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}.{0,40}?[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}|[~=*\\-\u2013\u2014#|+]{2,}");
-    private static final Pattern WRITING = Pattern.compile("(?:[_.\u2026]{3,}\\s*)+");
+    /** A rule to write on, with a unit behind it perhaps. */
+    private static final Pattern WRITING = Pattern.compile("(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}");
+
     private static final Pattern GAP = Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[\\s{2,}]|\\(\\s{2,}\\)");
     private static final Pattern SECTION = Vocabulary.pattern(
             WORDS.either("section") + "\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");

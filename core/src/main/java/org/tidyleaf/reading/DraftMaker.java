@@ -47,6 +47,11 @@ final class DraftMaker {
     private Optional<BigDecimal> pointsOfNext = Optional.empty();
     private Optional<Draft> open = Optional.empty();
 
+    private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
+
+    /** A question's blank behind its question mark, with the unit perhaps, is where the answer goes and no gap in it. */
+    private static final Pattern BLANK_BEHIND = Pattern.compile("(?<=\\?)\\s*[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
+
     private static Pattern judgementPattern(String pair) {
         String[] words = pair.split("\\|");
         String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*(?:/|\\||" + Vocabulary.ALL.either("and")
@@ -209,6 +214,11 @@ final class DraftMaker {
         for (int round = 0; round < 2; round++) {
             rest = withoutPoints(draft, rest);
             rest = withoutJudgement(draft, rest);
+        }
+        Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
+        if (blank.find()) {
+            draft.writingLines++;
+            rest = new Segment(rest.line(), rest.from(), rest.from() + blank.start());
         }
         if (!source.text(rest).isBlank()) {
             draft.stem.add(rest);

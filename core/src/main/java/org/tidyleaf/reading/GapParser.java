@@ -42,7 +42,10 @@ final class GapParser {
             parts.add(text.substring(from));
         }
         if (parts.size() == gaps) {
-            return parts;
+            // Behind its number a gap's spellings are often parted by commas alone.
+            return parts.stream()
+                    .map(part -> part.replaceAll("\\s*,\\s*", " / "))
+                    .toList();
         }
         for (String separator : List.of(";", ",", "\\s+[-\u2013]\\s+", "/")) {
             List<String> split = List.of(text.split("\\s*" + separator + "\\s*"));

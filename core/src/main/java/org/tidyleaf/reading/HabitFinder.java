@@ -37,6 +37,7 @@ final class HabitFinder {
         Map<String, List<Seen>> series = series(all, without);
         Map<String, List<Seen>> chains = new TreeMap<>();
         series.forEach((shape, seen) -> questionSeries(seen).ifPresent(members -> chains.put(shape, members)));
+        withoutStrayCodes(chains);
         Set<Integer> numbered = new HashSet<>();
         chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
         Map<String, Integer> options = new HashMap<>();
@@ -65,7 +66,7 @@ final class HabitFinder {
                 Map.copyOf(stems),
                 Map.copyOf(options),
                 Set.copyOf(chained),
-                headings(all, chained),
+                Set.copyOf(headings),
                 hasMarginKey(all, chained, stems));
     }
 
@@ -84,6 +85,17 @@ final class HabitFinder {
             }
         }
         return series;
+    }
+
+    /** Codes number the questions of a pool; where plain numbers number more, they are train or part numbers. */
+    private static void withoutStrayCodes(Map<String, List<Seen>> chains) {
+        int numbers = chains.values().stream()
+                .filter(members -> members.get(0).label().kind() == Label.Kind.NUMBER)
+                .mapToInt(List::size)
+                .max()
+                .orElse(0);
+        chains.values()
+                .removeIf(members -> members.get(0).label().kind() == Label.Kind.CODE && members.size() <= numbers);
     }
 
     /** The members of a series that may number questions; empty where it can't. */

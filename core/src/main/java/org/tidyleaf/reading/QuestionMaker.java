@@ -57,7 +57,9 @@ final class QuestionMaker {
         List<List<Segment>> options = draft.options.stream()
                 .map(option -> List.copyOf(option.segments))
                 .toList();
-        KeySource source = question.isKeyed() && key.source() != KeySource.NONE ? key.source() : KeySource.NONE;
+        KeySource found =
+                key.source() == KeySource.NONE && question instanceof TextEntry ? KeySource.MARK : key.source();
+        KeySource source = question.isKeyed() ? found : KeySource.NONE;
         return new ReadQuestion(question, evidence(drafts, index, key), source, doubt(draft, key), stem, options);
     }
 
@@ -116,6 +118,10 @@ final class QuestionMaker {
     }
 
     private Question open(Draft draft, Particulars particulars, GatheredKey key) {
+        Optional<TextEntry> bracketed = BracketedGaps.find(particulars);
+        if (bracketed.isPresent() && key.text().isEmpty() && draft.writingLines == 0) {
+            return bracketed.get();
+        }
         String said = key.text().orElse("");
         int gaps = particulars.stem().gapCount();
         Optional<Integer> judged = AnswerParser.judgement(said);

@@ -114,6 +114,7 @@ final class RoleScorer {
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
         fit += to.more() ? CLEAR : 0;
+        fit += to.more() && cues.line().layout().cell().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) ? SURE : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;

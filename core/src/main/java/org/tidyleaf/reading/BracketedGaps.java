@@ -1,0 +1,55 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.TextEntry;
+
+/** Answers printed in the sentence itself: "Wind is measured with an [anemometer]." */
+final class BracketedGaps {
+
+    private static final Pattern BRACKETED = Pattern.compile("\\[([^\\[\\]]{0,40})]");
+
+    private BracketedGaps() {}
+
+    /** The question with its bracketed words as gaps; empty where it has none. */
+    static Optional<TextEntry> find(Particulars particulars) {
+        List<Inline> parts = new ArrayList<>();
+        List<List<String>> gaps = new ArrayList<>();
+        for (Inline part : particulars.stem().parts()) {
+            if (part instanceof Inline.Text text) {
+                cut(text, parts, gaps);
+            } else {
+                parts.add(part);
+            }
+        }
+        boolean found = !gaps.isEmpty() && particulars.stem().gapCount() == 0;
+        return found ? Optional.of(new TextEntry(particulars.withStem(new Prose(parts)), gaps)) : Optional.empty();
+    }
+
+    private static void cut(Inline.Text text, List<Inline> parts, List<List<String>> gaps) {
+        Matcher matcher = BRACKETED.matcher(text.text());
+        int at = 0;
+        while (matcher.find()) {
+            add(parts, text, at, matcher.start());
+            gaps.add(
+                    matcher.group(1).isBlank()
+                            ? List.of()
+                            : GapParser.accepted(matcher.group(1), 1).get(0));
+            parts.add(new Inline.Gap(gaps.size()));
+            at = matcher.end();
+        }
+        add(parts, text, at, text.text().length());
+    }
+
+    private static void add(List<Inline> parts, Inline.Text text, int from, int to) {
+        if (from < to) {
+            parts.add(new Inline.Text(text.text().substring(from, to), text.emphasis()));
+        }
+    }
+}
