@@ -71,6 +71,16 @@ final class LineCollector {
         return kept;
     }
 
+    /** The text of a spreadsheet's cell, a line for each of its lines. */
+    void cell(String content, Cell place) {
+        for (String line : content.split("\r\n|[\r\n]")) {
+            append(line.strip(), Set.of(), "");
+            if (!line.isBlank()) {
+                end(0, "", Place.BODY, Optional.of(place), false);
+            }
+        }
+    }
+
     List<Line> lines() {
         return lines;
     }

@@ -44,7 +44,8 @@ final class TextFormat implements Format {
         return spaces * SPACE_WIDTH;
     }
 
-    private static String decode(String name, byte[] bytes) throws IntakeException {
+    /** The text in its own encoding, told by its byte order mark or by trying. */
+    static String decode(String name, byte[] bytes) throws IntakeException {
         if (startsWith(bytes, 0xEF, 0xBB, 0xBF)) {
             return new String(bytes, 3, bytes.length - 3, StandardCharsets.UTF_8);
         }

@@ -30,6 +30,7 @@ final class Draft {
     Optional<Integer> judgementMarked = Optional.empty();
 
     int stimulus = -1;
+    boolean keyInColumn;
     int writingLines;
     boolean inSequence;
     double doubt;

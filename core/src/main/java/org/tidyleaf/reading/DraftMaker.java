@@ -34,6 +34,7 @@ final class DraftMaker {
     private final List<Assigned> roles;
     private final Habits habits;
     private final Lessons lessons;
+    private final Columns columns;
     private final ProseMaker prose;
 
     private final List<Draft> questions = new ArrayList<>();
@@ -59,7 +60,8 @@ final class DraftMaker {
         return words[0].length() == 3 ? Pattern.compile(regex) : Vocabulary.pattern(regex);
     }
 
-    private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons) {
+    private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Columns columns) {
+        this.columns = columns;
         this.source = source;
         this.roles = roles;
         this.habits = habits;
@@ -68,8 +70,8 @@ final class DraftMaker {
         this.owners = new int[roles.size()];
     }
 
-    static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons) {
-        return new DraftMaker(source, roles, habits, lessons).run();
+    static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Columns columns) {
+        return new DraftMaker(source, roles, habits, lessons, columns).run();
     }
 
     /** A passage and the printed numbers it is for; without numbers it is for all questions up to the next section. */
@@ -154,6 +156,9 @@ final class DraftMaker {
         }
         Draft draft = open.orElseThrow();
         join(draft, index, piece);
+        if (isNumberCell(index)) {
+            return;
+        }
         Optional<Label> label = piece.step().more() ? Optional.empty() : stemLabel(cues);
         int from = cues.contentStart(label);
         if (label.isPresent() && habits.marginKey()) {
@@ -166,6 +171,12 @@ final class DraftMaker {
         addStem(
                 draft,
                 new Segment(cues.line().number(), from, cues.piece().segment().to()));
+    }
+
+    private boolean isNumberCell(int index) {
+        return columns.at(index)
+                .filter(use -> use.kind() == Columns.Kind.NUMBER)
+                .isPresent();
     }
 
     private static void margin(Draft draft, Cues cues) {
@@ -191,7 +202,9 @@ final class DraftMaker {
     private void begin(int index, Cues cues) {
         int from = cues.piece().segment().from();
         String id = "q" + cues.line().number() + (from == 0 ? "" : "-" + from);
-        String number = stemLabel(cues).map(Label::printed).orElse("");
+        String number = isNumberCell(index)
+                ? cues.text().replaceAll("[.):]$", "")
+                : stemLabel(cues).map(Label::printed).orElse("");
         Draft draft = new Draft(id, number, sections.size() - 1);
         draft.points = pointsOfNext.or(() -> pointsEach);
         pointsOfNext = Optional.empty();
@@ -304,8 +317,11 @@ final class DraftMaker {
         Cues cues = piece.cues();
         join(draft, index, piece);
         switch (piece.step().role()) {
-            case OPTION -> option(draft, piece);
-            case POINTS -> draft.points = PointsFinder.only(cues.text()).or(() -> draft.points);
+            case OPTION -> option(draft, index, piece);
+            case POINTS ->
+                draft.points = PointsFinder.only(cues.text())
+                        .or(() -> PointsFinder.bare(cues.text()))
+                        .or(() -> draft.points);
             case FEEDBACK -> {
                 boolean ofOption = !draft.options.isEmpty() && optionFollows(index);
                 (ofOption ? draft.options.get(draft.options.size() - 1).feedback : draft.feedback)
@@ -342,12 +358,13 @@ final class DraftMaker {
         return new Draft.Announced(source.text(segment).strip(), segment);
     }
 
-    private void option(Draft draft, Assigned piece) {
+    private void option(Draft draft, int index, Assigned piece) {
         Cues cues = piece.cues();
-        Optional<Label> label = piece.step().more() ? Optional.empty() : optionLabel(cues);
+        Optional<String> column = columns.at(index).map(Columns.Use::letter).filter(letter -> !letter.isEmpty());
+        Optional<Label> label = piece.step().more() || column.isPresent() ? Optional.empty() : optionLabel(cues);
         if (!piece.step().more() || draft.options.isEmpty()) {
-            String printed =
-                    label.filter(l -> l.ordinal() > 0).map(Label::printed).orElse("");
+            String printed = column.or(() -> label.filter(l -> l.ordinal() > 0).map(Label::printed))
+                    .orElse("");
             draft.options.add(new Draft.OptionDraft(
                     printed, cues.sign().filter(Cues.Sign::right).isPresent() || isTicked(label)));
         }

@@ -84,7 +84,7 @@ final class KeyGatherer {
         if (claims.isEmpty()) {
             KeySource from = draft.keys.isEmpty() && draft.models.isEmpty() && text.isPresent()
                     ? list.source()
-                    : text.isPresent() || !draft.models.isEmpty() ? KeySource.ANSWER_LINE : KeySource.NONE;
+                    : text.isPresent() || !draft.models.isEmpty() ? lineSource(draft) : KeySource.NONE;
             return new GatheredKey(Set.of(), text, from, List.of(), Optional.empty());
         }
         Claim first = claims.get(0);
@@ -109,7 +109,12 @@ final class KeyGatherer {
         }
         draft.marginKey.ifPresent(margin -> claim(draft, margin, KeySource.MARK, "the margin says ", claims));
         for (Draft.Announced line : draft.keys) {
-            claim(draft, line, KeySource.ANSWER_LINE, "the answer line says ", claims);
+            claim(
+                    draft,
+                    line,
+                    lineSource(draft),
+                    draft.keyInColumn ? "its row says " : "the answer line says ",
+                    claims);
         }
         listed(draft)
                 .ifPresent(item -> claim(
@@ -120,6 +125,10 @@ final class KeyGatherer {
                         list.source() == KeySource.SEPARATE ? "the key file says " : "the list of answers says ",
                         claims));
         return claims;
+    }
+
+    private static KeySource lineSource(Draft draft) {
+        return draft.keyInColumn ? KeySource.COLUMN : KeySource.ANSWER_LINE;
     }
 
     private Optional<KeyList.Item> listed(Draft draft) {

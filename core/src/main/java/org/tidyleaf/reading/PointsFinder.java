@@ -38,6 +38,13 @@ final class PointsFinder {
         return matcher.matches() ? Optional.of(number(matcher)) : Optional.empty();
     }
 
+    /** A number and nothing else, as a table's points column has it. */
+    static Optional<BigDecimal> bare(String text) {
+        return text.matches("\\d{1,3}(?:[.,]\\d{1,2})?")
+                ? Optional.of(new BigDecimal(text.replace(',', '.')))
+                : Optional.empty();
+    }
+
     /** Points in brackets at the end of a text, or right at its beginning. */
     static Optional<Found> beside(String text) {
         Matcher end = AT_END.matcher(text);

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Gives every piece its role: the sequence of steps with the best sum of scores, by dynamic programming over the whole
@@ -29,19 +28,19 @@ final class RoleAssigner {
     private final Habits habits;
     private final Pins pins;
     private final RoleScorer scorer;
-    private final Set<Integer> keyList;
+    private final Layouts layouts;
 
-    private RoleAssigner(List<Cues> all, Habits habits, Pins pins, Lessons lessons, Set<Integer> keyList) {
-        this.keyList = keyList;
+    private RoleAssigner(List<Cues> all, Habits habits, Pins pins, Lessons lessons, Layouts layouts) {
+        this.layouts = layouts;
         this.all = all;
         this.habits = habits;
         this.pins = pins;
         this.scorer = new RoleScorer(habits, lessons);
     }
 
-    /** @param keyList places of an answer list, which are keys outside of any question */
-    static List<Assigned> assign(List<Cues> all, Habits habits, Pins pins, Lessons lessons, Set<Integer> keyList) {
-        return new RoleAssigner(all, habits, pins, lessons, keyList).run();
+    /** @param layouts what an answer list or the heads of a table have settled already */
+    static List<Assigned> assign(List<Cues> all, Habits habits, Pins pins, Lessons lessons, Layouts layouts) {
+        return new RoleAssigner(all, habits, pins, lessons, layouts).run();
     }
 
     /** The best score of all sequences that end in a step here, and the step before it. */
@@ -144,8 +143,9 @@ final class RoleAssigner {
     }
 
     private List<Step> allowed(int index, Step from) {
-        if (keyList.contains(index) && pins.at(all.get(index).line().number()).isEmpty()) {
-            return List.of(new Step(Role.KEY, false, Step.OUTSIDE));
+        Optional<Step> settled = layouts.step(index, from);
+        if (settled.isPresent() && pins.at(all.get(index).line().number()).isEmpty()) {
+            return List.of(settled.get());
         }
         List<Step> steps = possible(all.get(index), from);
         Optional<Pins.Pin> pin = pins.at(all.get(index).line().number());

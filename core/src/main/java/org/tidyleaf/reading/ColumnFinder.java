@@ -1,0 +1,107 @@
+package org.tidyleaf.reading;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Cell;
+
+/** Finds tables with one question a row: their first row names what the columns hold ("No. | Question | Key | Marks"). */
+final class ColumnFinder {
+
+    private static final Vocabulary WORDS = Vocabulary.ALL;
+
+    /** Heads stand in the first rows; a title or an empty row may come before. */
+    private static final int LAST_HEAD_ROW = 3;
+
+    private static final Pattern OPTION_HEAD =
+            Vocabulary.pattern("(?:option|choice|distractor|" + WORDS.either("answer") + ")?\\s*([A-H]|[1-8])\\W*");
+    private static final Pattern NUMBER_HEAD =
+            Vocabulary.pattern("(?:no|nr|n\u00b0|n\u00ba|num|number|nummer|id|code|#)\\W*|#");
+    private static final Pattern STEM_HEAD = Vocabulary.pattern("(?:stem|statement|prompt|text|question text)\\W*");
+
+    private ColumnFinder() {}
+
+    static Columns find(List<Cues> all) {
+        Map<Integer, Map<Integer, Map<Integer, Integer>>> tables = new TreeMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            Optional<Cell> cell = all.get(i).line().layout().cell();
+            if (cell.isPresent()) {
+                tables.computeIfAbsent(cell.get().table(), t -> new TreeMap<>())
+                        .computeIfAbsent(cell.get().row(), r -> new TreeMap<>())
+                        .putIfAbsent(cell.get().column(), i);
+            }
+        }
+        Map<Integer, Columns.Use> uses = new HashMap<>();
+        tables.values().forEach(rows -> table(all, rows, uses));
+        return new Columns(Map.copyOf(uses));
+    }
+
+    /** Rows and columns give the place of the first piece in each cell. */
+    private static void table(
+            List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
+        for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
+            Map<Integer, Columns.Use> heads = heads(all, row.getValue());
+            boolean headRow = heads.values().stream().anyMatch(use -> use.kind() == Columns.Kind.QUESTION)
+                    && heads.size() >= 2
+                    && heads.values().stream()
+                            .anyMatch(use -> use.kind() == Columns.Kind.ANSWER || use.kind() == Columns.Kind.OPTION);
+            if (headRow) {
+                mark(row.getKey(), heads, rows, uses);
+                return;
+            }
+            if (row.getKey() > LAST_HEAD_ROW) {
+                return;
+            }
+        }
+    }
+
+    private static void mark(
+            int headRow,
+            Map<Integer, Columns.Use> heads,
+            Map<Integer, Map<Integer, Integer>> rows,
+            Map<Integer, Columns.Use> uses) {
+        rows.get(headRow).values().forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
+        for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
+            if (row.getKey() > headRow) {
+                boolean first = true;
+                for (Map.Entry<Integer, Integer> cell : row.getValue().entrySet()) {
+                    Columns.Use head =
+                            heads.getOrDefault(cell.getKey(), new Columns.Use(Columns.Kind.LABEL, "", false));
+                    uses.put(cell.getValue(), new Columns.Use(head.kind(), head.letter(), first));
+                    first = first && head.kind() == Columns.Kind.LABEL;
+                }
+            }
+        }
+    }
+
+    private static Map<Integer, Columns.Use> heads(List<Cues> all, Map<Integer, Integer> row) {
+        Map<Integer, Columns.Use> heads = new HashMap<>();
+        row.forEach((column, piece) -> kind(all.get(piece).text()).ifPresent(use -> heads.put(column, use)));
+        return heads;
+    }
+
+    private static Optional<Columns.Use> kind(String head) {
+        String word = head.strip().replaceAll("[.:]$", "").toLowerCase(Locale.ROOT);
+        Matcher option = OPTION_HEAD.matcher(head.strip());
+        if (option.matches()) {
+            return Optional.of(new Columns.Use(Columns.Kind.OPTION, option.group(1), false));
+        }
+        Columns.Kind kind = NUMBER_HEAD.matcher(word).matches()
+                ? Columns.Kind.NUMBER
+                : STEM_HEAD.matcher(word).matches() || WORDS.has("question", word)
+                        ? Columns.Kind.QUESTION
+                        : WORDS.has("answer", word) || WORDS.has("list", word)
+                                ? Columns.Kind.ANSWER
+                                : WORDS.has("points", word)
+                                        ? Columns.Kind.POINTS
+                                        : WORDS.has("feedback", word)
+                                                ? Columns.Kind.FEEDBACK
+                                                : WORDS.has("hint", word) ? Columns.Kind.HINT : Columns.Kind.LABEL;
+        return kind == Columns.Kind.LABEL ? Optional.empty() : Optional.of(new Columns.Use(kind, "", false));
+    }
+}

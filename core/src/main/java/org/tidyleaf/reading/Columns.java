@@ -1,0 +1,53 @@
+package org.tidyleaf.reading;
+
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What the heads of tables say about their cells.
+ *
+ * @param byPiece for places among the pieces that stand in a table of questions, what their column is for
+ */
+record Columns(Map<Integer, Use> byPiece) {
+
+    /** What a column is for. */
+    enum Kind {
+        HEAD,
+        NUMBER,
+        QUESTION,
+        OPTION,
+        ANSWER,
+        POINTS,
+        FEEDBACK,
+        HINT,
+        LABEL
+    }
+
+    /**
+     * A cell's use.
+     *
+     * @param letter of an option's column, else empty
+     * @param beginsRow whether it is the first cell of its row
+     */
+    record Use(Kind kind, String letter, boolean beginsRow) {}
+
+    Optional<Use> at(int piece) {
+        return Optional.ofNullable(byPiece.get(piece));
+    }
+
+    /** The only step that fits the column, given the one before. */
+    Optional<Step> step(int piece, Step from) {
+        int inside = Math.max(0, from.option());
+        return at(piece).map(use -> switch (use.kind()) {
+            case HEAD -> new Step(Role.ASIDE, false, Step.OUTSIDE);
+            case NUMBER -> new Step(Role.STEM, false, 0);
+            case QUESTION -> new Step(Role.STEM, !use.beginsRow(), 0);
+            case OPTION -> new Step(Role.OPTION, false, inside + 1);
+            case ANSWER -> new Step(Role.KEY, false, inside);
+            case POINTS -> new Step(Role.POINTS, false, inside);
+            case FEEDBACK -> new Step(Role.FEEDBACK, false, inside);
+            case HINT -> new Step(Role.HINT, false, inside);
+            case LABEL -> new Step(Role.ASIDE, false, inside);
+        });
+    }
+}
