@@ -6,8 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
@@ -154,6 +158,85 @@ public final class ReadingJson {
         public Boolean extendedText(ExtendedText question) {
             prose("answer", question.answer());
             return true;
+        }
+
+        @Override
+        public Boolean match(Match question) {
+            json.writeArrayPropertyStart("pairs");
+            for (int i = 0; i < question.lefts().size(); i++) {
+                json.writeStartObject();
+                json.writeStringProperty("left", question.lefts().get(i).plain());
+                text(
+                        "right",
+                        question.isKeyed()
+                                ? question.targets().get(question.key().get(i)).plain()
+                                : "");
+                json.writeEndObject();
+            }
+            json.writeEndArray();
+            texts("targets", question.targets());
+            return true;
+        }
+
+        @Override
+        public Boolean order(Order question) {
+            texts("order", question.items());
+            if (question.isKeyed()) {
+                json.writeArrayPropertyStart("orderKey");
+                question.key().forEach(place -> json.writeNumber(place + 1));
+                json.writeEndArray();
+            } else {
+                json.writeNullProperty("orderKey");
+            }
+            return true;
+        }
+
+        @Override
+        public Boolean grid(Grid question) {
+            strings("columns", question.columns());
+            json.writeArrayPropertyStart("rows");
+            for (int i = 0; i < question.rows().size(); i++) {
+                json.writeStartObject();
+                json.writeStringProperty("text", question.rows().get(i).plain());
+                if (question.key().isEmpty()) {
+                    json.writeNullProperty("key");
+                } else {
+                    strings(
+                            "key",
+                            question.key().get(i).stream()
+                                    .sorted()
+                                    .map(question.columns()::get)
+                                    .toList());
+                }
+                json.writeEndObject();
+            }
+            json.writeEndArray();
+            return true;
+        }
+
+        @Override
+        public Boolean gapMatch(GapMatch question) {
+            strings("words", question.words());
+            json.writeArrayPropertyStart("gaps");
+            for (int i = 0; i < question.particulars().stem().gapCount(); i++) {
+                json.writeStartArray();
+                if (i < question.key().size()) {
+                    json.writeString(question.key().get(i));
+                }
+                json.writeEndArray();
+            }
+            json.writeEndArray();
+            return true;
+        }
+
+        private void texts(String name, List<Prose> proses) {
+            strings(name, proses.stream().map(Prose::plain).toList());
+        }
+
+        private void strings(String name, List<String> strings) {
+            json.writeArrayPropertyStart(name);
+            strings.forEach(json::writeString);
+            json.writeEndArray();
         }
 
         private void entry(Entry entry) {

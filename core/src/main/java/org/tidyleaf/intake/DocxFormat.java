@@ -64,6 +64,21 @@ final class DocxFormat implements Format {
         return start.chars().noneMatch(c -> c < 9);
     }
 
+    /** The media type that a picture's file name tells, or empty. */
+    static String mediaType(String target) {
+        String ending = target.substring(target.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+        return switch (ending) {
+            case "png" -> "image/png";
+            case "jpg", "jpeg" -> "image/jpeg";
+            case "gif" -> "image/gif";
+            case "bmp" -> "image/bmp";
+            case "emf" -> "image/emf";
+            case "wmf" -> "image/wmf";
+            case "svg" -> "image/svg+xml";
+            default -> "";
+        };
+    }
+
     /** The parts beside the main one, by their file names. */
     private record DocxParts(String name, ZipParts zip) {
 
@@ -104,20 +119,6 @@ final class DocxFormat implements Format {
                 }
             }
             return new DocxFigures(stored, new ArrayList<>());
-        }
-
-        private static String mediaType(String target) {
-            String ending = target.substring(target.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
-            return switch (ending) {
-                case "png" -> "image/png";
-                case "jpg", "jpeg" -> "image/jpeg";
-                case "gif" -> "image/gif";
-                case "bmp" -> "image/bmp";
-                case "emf" -> "image/emf";
-                case "wmf" -> "image/wmf";
-                case "svg" -> "image/svg+xml";
-                default -> "";
-            };
         }
     }
 }

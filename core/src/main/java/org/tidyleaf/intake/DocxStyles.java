@@ -139,7 +139,7 @@ final class DocxStyles {
             all.put(Emphasis.SUPERSCRIPT, on("superscript"));
             all.put(Emphasis.SUBSCRIPT, on("subscript"));
             all.put(Emphasis.HIGHLIGHT, on("highlight") || on("shd"));
-            all.put(Emphasis.COLOR, isColored());
+            all.put(Emphasis.COLOR, Colors.isColored(color));
             Set<Emphasis> result = EnumSet.noneOf(Emphasis.class);
             all.forEach((emphasis, on) -> {
                 if (on) {
@@ -159,18 +159,6 @@ final class DocxStyles {
 
         private static boolean isTinted(String fill) {
             return fill.length() == 6 && !fill.equalsIgnoreCase("ffffff");
-        }
-
-        /** Near-black and greys are how themes write plain text. */
-        private boolean isColored() {
-            if (!color.matches("[0-9a-fA-F]{6}")) {
-                return false;
-            }
-            int red = Integer.parseInt(color.substring(0, 2), 16);
-            int green = Integer.parseInt(color.substring(2, 4), 16);
-            int blue = Integer.parseInt(color.substring(4, 6), 16);
-            int spread = Math.max(red, Math.max(green, blue)) - Math.min(red, Math.min(green, blue));
-            return spread >= 48;
         }
     }
 }

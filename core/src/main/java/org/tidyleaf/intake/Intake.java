@@ -17,7 +17,14 @@ public final class Intake {
     private final List<Format> formats;
 
     public Intake() {
-        this.formats = List.of(new DocxFormat(), new TextFormat(), new CsvFormat(), new XlsxFormat());
+        this.formats = List.of(
+                new DocxFormat(),
+                new OdtFormat(),
+                new RtfFormat(),
+                new PdfFormat(),
+                new TextFormat(),
+                new CsvFormat(),
+                new XlsxFormat());
     }
 
     /** The endings that can be read, as one would list them in a sentence. */

@@ -5,15 +5,20 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.IntPredicate;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.TextEntry;
 
 /**
  * Marks a response: {@code Mark mark = Marker.mark(question, response)}. Choices earn all or nothing (the standard's
- * response processing {@code match_correct}), each right gap earns its share, a number counts within its tolerance, ends
+ * response processing {@code match_correct}), each right gap, pair, place or row earns its share, a number counts within its tolerance, ends
  * included. An open answer waits for a person; one left empty earns nothing.
  */
 public final class Marker {
@@ -47,17 +52,54 @@ public final class Marker {
 
         @Override
         public Optional<BigDecimal> textEntry(TextEntry question) {
+            return shares(
+                    question.gaps().size(),
+                    i -> accepts(question.gaps().get(i), response.entered().get(i)));
+        }
+
+        @Override
+        public Optional<BigDecimal> match(Match question) {
+            return shares(question.key().size(), i -> isPlace(i, question.key().get(i)));
+        }
+
+        @Override
+        public Optional<BigDecimal> order(Order question) {
+            return shares(question.key().size(), i -> isPlace(i, question.key().indexOf(i)));
+        }
+
+        @Override
+        public Optional<BigDecimal> grid(Grid question) {
+            return shares(
+                    question.key().size(),
+                    i -> question.key().get(i).size() == 1
+                            && isPlace(i, question.key().get(i).iterator().next()));
+        }
+
+        @Override
+        public Optional<BigDecimal> gapMatch(GapMatch question) {
+            return shares(
+                    question.key().size(),
+                    i -> plain(question.key().get(i))
+                            .equals(plain(response.entered().get(i))));
+        }
+
+        /** Whether the part's entry names that 0-based place. */
+        private boolean isPlace(int part, int place) {
+            return response.entered().get(part).equals(String.valueOf(place));
+        }
+
+        /** Each right part earns the same share of the points; all right earn them to the last hundredth. */
+        private Optional<BigDecimal> shares(int parts, IntPredicate isRight) {
             int right = 0;
-            int gaps = question.gaps().size();
-            for (int i = 0; i < gaps && i < response.entered().size(); i++) {
-                right += accepts(question.gaps().get(i), response.entered().get(i)) ? 1 : 0;
+            for (int i = 0; i < parts && i < response.entered().size(); i++) {
+                right += isRight.test(i) ? 1 : 0;
             }
-            return Optional.of(
-                    right == gaps
-                            ? most
-                            : most.multiply(BigDecimal.valueOf(right))
-                                    .divide(BigDecimal.valueOf(gaps), DECIMALS, RoundingMode.HALF_UP)
-                                    .stripTrailingZeros());
+            if (parts == 0 || right == parts) {
+                return Optional.of(parts == 0 ? BigDecimal.ZERO : most);
+            }
+            BigDecimal earned = most.multiply(BigDecimal.valueOf(right))
+                    .divide(BigDecimal.valueOf(parts), DECIMALS, RoundingMode.HALF_UP);
+            return Optional.of(earned.stripTrailingZeros());
         }
 
         @Override

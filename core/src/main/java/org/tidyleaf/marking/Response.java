@@ -7,7 +7,7 @@ import java.util.Set;
  * What a candidate answered to one question.
  *
  * @param chosen 0-based places of the options chosen, in the printed order; empty where the question has none
- * @param entered what was typed, one text for each gap
+ * @param entered what was typed, one text for each gap; for pairs, places and rows the 0-based place that was chosen
  */
 public record Response(Set<Integer> chosen, List<String> entered) {
 

@@ -11,9 +11,14 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
     @JsonSubTypes.Type(value = TrueFalse.class, name = "true-false"),
     @JsonSubTypes.Type(value = TextEntry.class, name = "text-entry"),
     @JsonSubTypes.Type(value = NumericEntry.class, name = "numeric-entry"),
-    @JsonSubTypes.Type(value = ExtendedText.class, name = "extended-text")
+    @JsonSubTypes.Type(value = ExtendedText.class, name = "extended-text"),
+    @JsonSubTypes.Type(value = Match.class, name = "match"),
+    @JsonSubTypes.Type(value = Order.class, name = "order"),
+    @JsonSubTypes.Type(value = Grid.class, name = "grid"),
+    @JsonSubTypes.Type(value = GapMatch.class, name = "gap-match")
 })
-public sealed interface Question permits ChoiceQuestion, TextEntry, NumericEntry, ExtendedText {
+public sealed interface Question
+        permits ChoiceQuestion, TextEntry, NumericEntry, ExtendedText, Match, Order, Grid, GapMatch {
 
     Particulars particulars();
 
@@ -40,5 +45,13 @@ public sealed interface Question permits ChoiceQuestion, TextEntry, NumericEntry
         R numericEntry(NumericEntry question);
 
         R extendedText(ExtendedText question);
+
+        R match(Match question);
+
+        R order(Order question);
+
+        R grid(Grid question);
+
+        R gapMatch(GapMatch question);
     }
 }

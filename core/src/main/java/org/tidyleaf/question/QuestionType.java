@@ -11,7 +11,11 @@ public enum QuestionType {
     TRUE_FALSE,
     TEXT_ENTRY,
     NUMERIC_ENTRY,
-    EXTENDED_TEXT;
+    EXTENDED_TEXT,
+    MATCH,
+    ORDER,
+    GRID,
+    GAP_MATCH;
 
     /** The standard's name: "single-choice". */
     public String label() {

@@ -4,9 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.TextEntry;
 
@@ -59,6 +64,37 @@ public final class AnswerText {
             @Override
             public String extendedText(ExtendedText text) {
                 return text.answer().typed();
+            }
+
+            @Override
+            public String match(Match match) {
+                return IntStream.range(0, match.key().size())
+                        .mapToObj(i -> match.lefts().get(i).plain() + " = "
+                                + match.targets().get(match.key().get(i)).plain())
+                        .collect(Collectors.joining("\n"));
+            }
+
+            @Override
+            public String order(Order order) {
+                return order.key().stream()
+                        .map(i -> order.items().get(i).plain())
+                        .collect(Collectors.joining("\n"));
+            }
+
+            @Override
+            public String grid(Grid grid) {
+                return IntStream.range(0, grid.key().size())
+                        .mapToObj(i -> grid.rows().get(i).plain() + " = "
+                                + grid.key().get(i).stream()
+                                        .sorted()
+                                        .map(grid.columns()::get)
+                                        .collect(Collectors.joining(" / ")))
+                        .collect(Collectors.joining("\n"));
+            }
+
+            @Override
+            public String gapMatch(GapMatch gaps) {
+                return String.join("\n", gaps.key());
             }
         });
     }

@@ -38,7 +38,25 @@ final class ColumnFinder {
         }
         Map<Integer, Columns.Use> uses = new HashMap<>();
         tables.values().forEach(rows -> table(all, rows, uses));
+        goOn(all, uses);
         return new Columns(Map.copyOf(uses));
+    }
+
+    /** Where options have columns of their own, every further line in a question's cell goes on with the question. */
+    private static void goOn(List<Cues> all, Map<Integer, Columns.Use> uses) {
+        boolean optionColumns = uses.values().stream().anyMatch(use -> use.kind() == Columns.Kind.OPTION);
+        for (int i = 1; optionColumns && i < all.size(); i++) {
+            Columns.Use above = uses.get(i - 1);
+            boolean sameCell = all.get(i).line().layout().cell().isPresent()
+                    && all.get(i)
+                            .line()
+                            .layout()
+                            .cell()
+                            .equals(all.get(i - 1).line().layout().cell());
+            if (sameCell && above != null && above.kind() == Columns.Kind.QUESTION) {
+                uses.put(i, new Columns.Use(Columns.Kind.QUESTION, "", false));
+            }
+        }
     }
 
     /** Rows and columns give the place of the first piece in each cell. */

@@ -21,6 +21,12 @@ final class Draft {
     final List<Announced> feedback = new ArrayList<>();
     final List<Announced> hints = new ArrayList<>();
     final List<Inline.Picture> pictures = new ArrayList<>();
+    final List<Cues> pairs = new ArrayList<>();
+    final List<Cues> rows = new ArrayList<>();
+    final List<Cues> words = new ArrayList<>();
+    /** For steps to order, the place written before each, or empty. */
+    final List<String> ranks = new ArrayList<>();
+
     Optional<Announced> marginKey = Optional.empty();
     Optional<BigDecimal> points = Optional.empty();
     /** The words of a "True / False" printed behind the stem; empty where there is none. */

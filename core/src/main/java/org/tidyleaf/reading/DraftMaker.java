@@ -35,6 +35,7 @@ final class DraftMaker {
     private final Habits habits;
     private final Lessons lessons;
     private final Columns columns;
+    private final Blocks blocks;
     private final ProseMaker prose;
 
     private final List<Draft> questions = new ArrayList<>();
@@ -48,6 +49,8 @@ final class DraftMaker {
     private Optional<BigDecimal> pointsOfNext = Optional.empty();
     private Optional<Draft> open = Optional.empty();
 
+    private static final Pattern STEP_BLANK =
+            Pattern.compile("\\s*(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
     private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
 
     /** A question's blank behind its question mark, with the unit perhaps, is where the answer goes and no gap in it. */
@@ -60,8 +63,9 @@ final class DraftMaker {
         return words[0].length() == 3 ? Pattern.compile(regex) : Vocabulary.pattern(regex);
     }
 
-    private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Columns columns) {
-        this.columns = columns;
+    private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
+        this.columns = layouts.columns();
+        this.blocks = layouts.blocks();
         this.source = source;
         this.roles = roles;
         this.habits = habits;
@@ -70,8 +74,8 @@ final class DraftMaker {
         this.owners = new int[roles.size()];
     }
 
-    static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Columns columns) {
-        return new DraftMaker(source, roles, habits, lessons, columns).run();
+    static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
+        return new DraftMaker(source, roles, habits, lessons, layouts).run();
     }
 
     /** A passage and the printed numbers it is for; without numbers it is for all questions up to the next section. */
@@ -327,6 +331,9 @@ final class DraftMaker {
                 (ofOption ? draft.options.get(draft.options.size() - 1).feedback : draft.feedback)
                         .add(announced(cues, piece.step()));
             }
+            case PAIR -> draft.pairs.add(cues);
+            case ROW -> draft.rows.add(cues);
+            case WORDS -> draft.words.add(cues);
             case HINT -> draft.hints.add(announced(cues, piece.step()));
             default ->
                 (cues.announces(Cues.Announces.MODEL) ? draft.models : draft.keys).add(announced(cues, piece.step()));
@@ -368,6 +375,10 @@ final class DraftMaker {
             draft.options.add(new Draft.OptionDraft(
                     printed, cues.sign().filter(Cues.Sign::right).isPresent() || isTicked(label)));
         }
+        if (blocks.at(index).equals(Optional.of(Blocks.Kind.STEP))) {
+            step(draft, cues);
+            return;
+        }
         int from = cues.contentStart(label);
         if (cues.sign().filter(s -> s.from() == from).isPresent()) {
             addOption(
@@ -375,6 +386,14 @@ final class DraftMaker {
         } else {
             addOption(draft, cues, from, cues.contentEnd());
         }
+    }
+
+    /** "( 3 ) Plane the end.": the number is the step's place, if it is there. */
+    private void step(Draft draft, Cues cues) {
+        Matcher matcher = STEP_BLANK.matcher(cues.line().text());
+        int from = matcher.lookingAt() ? matcher.end() : 0;
+        draft.ranks.add(from > 0 ? matcher.group().replaceAll("\\D", "") : "");
+        addOption(draft, cues, from, cues.piece().segment().to());
     }
 
     private static boolean isTicked(Optional<Label> label) {

@@ -100,6 +100,9 @@ final class KeyListFinder {
             return;
         }
         int before = items.size();
+        if (tabbed(piece)) {
+            taken.add(piece - 1);
+        }
         Matcher run = RUN.matcher(cues.text());
         if (run.lookingAt() && run.end() > cues.text().length() - 3) {
             run(run, cues.line().number());
@@ -114,6 +117,23 @@ final class KeyListFinder {
             last = 0;
             taken.add(piece);
         }
+    }
+
+    /** A row of numbers and a row of answers below it, parted by tabs. */
+    private boolean tabbed(int piece) {
+        if (piece == 0) {
+            return false;
+        }
+        String[] numbers = all.get(piece - 1).text().split("\t+");
+        String[] answers = all.get(piece).text().split("\t+");
+        int found = 0;
+        for (int i = 0; numbers.length == answers.length && i < numbers.length; i++) {
+            if (numbers[i].matches("\\d{1,3}[a-h]?") && !answers[i].matches("\\d{1,3}")) {
+                add(numbers[i], answers[i], all.get(piece).line().number());
+                found++;
+            }
+        }
+        return found >= 2;
     }
 
     private void run(Matcher run, int line) {

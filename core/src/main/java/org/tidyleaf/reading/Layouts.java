@@ -1,14 +1,24 @@
 package org.tidyleaf.reading;
 
+import java.util.HashSet;
 import java.util.Optional;
+import java.util.Set;
 
-/** What the layout of larger parts settles before single lines are looked at: lists of answers and tables of questions. */
-record Layouts(KeyList keyList, Columns columns) {
+/** What the layout of larger parts settles before single lines are looked at: lists of answers, tables of
+ * questions, blocks of pairs and the like. */
+record Layouts(KeyList keyList, Columns columns, Blocks blocks) {
+
+    /** Pieces whose labels say nothing about how questions are numbered. */
+    Set<Integer> settled() {
+        Set<Integer> settled = new HashSet<>(keyList.pieces());
+        settled.addAll(blocks.byPiece().keySet());
+        return settled;
+    }
 
     /** The only step possible for a piece, where its part's layout settles it. */
     Optional<Step> step(int piece, Step from) {
         return keyList.pieces().contains(piece)
                 ? Optional.of(new Step(Role.KEY, false, Step.OUTSIDE))
-                : columns.step(piece, from);
+                : columns.step(piece, from).or(() -> blocks.step(piece, from));
     }
 }

@@ -34,6 +34,11 @@ final class ProseMaker {
         return make(segments, true);
     }
 
+    /** The text of a place as it stands. */
+    String raw(Segment segment) {
+        return source.text(segment);
+    }
+
     /** The same without gaps. */
     Prose text(List<Segment> segments) {
         return make(segments, false);

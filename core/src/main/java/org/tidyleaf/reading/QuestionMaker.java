@@ -33,10 +33,12 @@ final class QuestionMaker {
             Vocabulary.pattern("(?:.*[.:!,]\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
 
     private final ProseMaker prose;
+    private final PartsMaker parts;
     private final List<Section> sections;
 
     private QuestionMaker(Source source, List<Section> sections) {
         this.prose = new ProseMaker(source);
+        this.parts = new PartsMaker(prose);
         this.sections = sections;
     }
 
@@ -57,8 +59,8 @@ final class QuestionMaker {
         List<List<Segment>> options = draft.options.stream()
                 .map(option -> List.copyOf(option.segments))
                 .toList();
-        KeySource found =
-                key.source() == KeySource.NONE && question instanceof TextEntry ? KeySource.MARK : key.source();
+        // A key that came with the question's own parts was marked there.
+        KeySource found = key.source() == KeySource.NONE ? KeySource.MARK : key.source();
         KeySource source = question.isKeyed() ? found : KeySource.NONE;
         return new ReadQuestion(question, evidence(drafts, index, key), source, doubt(draft, key), stem, options);
     }
@@ -77,6 +79,10 @@ final class QuestionMaker {
     }
 
     private Question question(Draft draft, Particulars particulars, GatheredKey key) {
+        return parts.make(draft, particulars, key).orElseGet(() -> simple(draft, particulars, key));
+    }
+
+    private Question simple(Draft draft, Particulars particulars, GatheredKey key) {
         if (!draft.options.isEmpty()) {
             return choice(draft, particulars, key);
         }

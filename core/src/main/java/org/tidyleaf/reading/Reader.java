@@ -23,11 +23,11 @@ public final class Reader {
         List<Piece> pieces = PieceSplitter.split(source);
         List<Cues> cues = CueFinder.find(source, pieces);
         KeyList ownList = KeyListFinder.find(cues);
-        Layouts layouts = new Layouts(ownList, ColumnFinder.find(cues));
-        Habits habits = HabitFinder.find(cues, ownList.pieces());
+        Layouts layouts = new Layouts(ownList, ColumnFinder.find(cues), BlockFinder.find(cues));
+        Habits habits = HabitFinder.find(cues, layouts.settled());
         Lessons lessons = new Lessons(cues, pins);
         List<Assigned> roles = RoleAssigner.assign(cues, habits, pins, lessons, layouts);
-        Drafts drafts = DraftMaker.make(source, roles, habits, lessons, layouts.columns());
+        Drafts drafts = DraftMaker.make(source, roles, habits, lessons, layouts);
         KeyList list = key.map(Reader::keyList).orElse(ownList);
         List<GatheredKey> keys = KeyGatherer.gather(source, drafts, list);
         List<ReadQuestion> questions = QuestionMaker.make(source, drafts, keys);

@@ -15,6 +15,9 @@ final class RoleScorer {
     private static final double LEANING = 1.5;
     private static final double SLIGHT = 0.5;
 
+    /** A line of that length without a full stop was wrapped, not ended. */
+    private static final int FULL_LINE = 60;
+
     private final Habits habits;
     private final Lessons lessons;
 
@@ -34,13 +37,13 @@ final class RoleScorer {
                 + switch (to.role()) {
                     case TITLE -> title(cues);
                     case SECTION -> section(index, cues, from);
-                    case INSTRUCTION -> instruction(index, cues, from, to);
+                    case INSTRUCTION -> instruction(index, cues, before, from, to);
                     case STIMULUS -> stimulus(index, cues, before, to);
                     case STEM -> to.more() ? goesOn(index, cues, before, from) : stem(index, cues, from);
                     case OPTION -> to.more() ? optionGoesOn(index, cues, before) : option(cues, before, from, to);
-                    case KEY -> announced(index, cues, to, Announces.KEY, Announces.MODEL);
-                    case FEEDBACK -> announced(index, cues, to, Announces.FEEDBACK);
-                    case HINT -> announced(index, cues, to, Announces.HINT);
+                    case KEY -> announced(index, cues, before, to, Announces.KEY, Announces.MODEL);
+                    case FEEDBACK -> announced(index, cues, before, to, Announces.FEEDBACK);
+                    case HINT -> announced(index, cues, before, to, Announces.HINT);
                     case POINTS -> cues.is(Trait.POINTS_ONLY) ? SURE : -SURE;
                     case FIGURE -> cues.is(Trait.FIGURE_ONLY) ? SURE : -2 * SURE;
                     case ASIDE -> aside(index, cues, from);
@@ -94,13 +97,13 @@ final class RoleScorer {
         return fit - (isNextStem(index) ? SURE : 0);
     }
 
-    private double instruction(int index, Cues cues, Step from, Step to) {
+    private double instruction(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
         double fit = -CLEAR;
         fit += cues.is(Trait.INSTRUCTION_WORD) ? CLEAR : 0;
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
         fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;
-        fit += to.more() ? LEANING : 0;
+        fit += to.more() ? LEANING + flow(cues, before) : 0;
         fit -= from.inQuestion() ? CLEAR : 0;
         fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
@@ -113,7 +116,7 @@ final class RoleScorer {
         fit += cues.is(Trait.RANGE) && cues.is(Trait.PASSAGE_WORD) ? SURE : 0;
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
-        fit += to.more() ? CLEAR : 0;
+        fit += to.more() ? CLEAR + flow(cues, before) : 0;
         fit += to.more() && cues.line().layout().cell().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) ? SURE : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
@@ -161,7 +164,7 @@ final class RoleScorer {
         boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
         boolean onlyNumber = before.filter(this::isOnlyNumber).isPresent();
         fit += onlyNumber ? CLEAR : 0;
-        fit += open && startsWithinSentence(cues) ? CLEAR : 0;
+        fit += flow(cues, before);
         fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;
         fit -= cues.spaceBefore() > 0 ? LEANING : 0;
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
@@ -171,6 +174,17 @@ final class RoleScorer {
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= from.role() != Role.STEM ? SLIGHT : 0;
         return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    /** How well a line goes on in the middle of the sentence above, whatever that is. */
+    private static double flow(Cues cues, Optional<Cues> before) {
+        boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE) && b.text().length() > 3)
+                .isPresent();
+        if (!open || cues.spaceBefore() > 0) {
+            return 0;
+        }
+        boolean full = before.filter(b -> b.text().length() > FULL_LINE).isPresent();
+        return startsWithinSentence(cues) ? CLEAR : full && cues.labels().isEmpty() ? LEANING : 0;
     }
 
     private static boolean startsWithinSentence(Cues cues) {
@@ -227,9 +241,7 @@ final class RoleScorer {
     }
 
     private double optionGoesOn(int index, Cues cues, Optional<Cues> before) {
-        double fit = habits.lettersOptions() ? 0 : -CLEAR;
-        boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
-        fit += open && cues.is(Trait.STARTS_LOWER) && cues.labels().isEmpty() ? CLEAR : 0;
+        double fit = habits.lettersOptions() ? flow(cues, before) : -CLEAR;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= cues.lead().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.BOLD) && before.filter(b -> b.is(Trait.BOLD)).isEmpty() ? LEANING : 0;
@@ -238,9 +250,10 @@ final class RoleScorer {
         return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
     }
 
-    private double announced(int index, Cues cues, Step to, Announces... kinds) {
+    private double announced(int index, Cues cues, Optional<Cues> before, Step to, Announces... kinds) {
         if (to.more()) {
-            double fit = cues.spaceBefore() > 0 || cues.lead().isPresent() ? -CLEAR : 0;
+            double fit =
+                    flow(cues, before) - (cues.spaceBefore() > 0 || cues.lead().isPresent() ? CLEAR : 0);
             return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : SLIGHT);
         }
         if (to.role() == Role.KEY && cues.is(Trait.LONE_JUDGEMENT) && to.option() == 0) {

@@ -8,8 +8,12 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
@@ -129,6 +133,36 @@ final class Editing {
         @Override
         public Question extendedText(ExtendedText question) {
             return new ExtendedText(question.particulars(), Prose.written(text));
+        }
+
+        @Override
+        public Question match(Match question) {
+            List<Integer> key = AnsweredParts.pairs(text, question.lefts(), question.targets());
+            return new Match(question.particulars(), question.lefts(), question.targets(), key);
+        }
+
+        @Override
+        public Question order(Order question) {
+            return new Order(question.particulars(), question.items(), AnsweredParts.order(text, question.items()));
+        }
+
+        @Override
+        public Question grid(Grid question) {
+            List<Prose> columns = question.columns().stream().map(Prose::of).toList();
+            List<Set<Integer>> key = AnsweredParts.pairs(text, question.rows(), columns).stream()
+                    .map(Set::of)
+                    .toList();
+            return new Grid(question.particulars(), question.columns(), question.rows(), key);
+        }
+
+        @Override
+        public Question gapMatch(GapMatch question) {
+            List<String> words = text.lines()
+                    .map(String::strip)
+                    .filter(word -> !word.isEmpty())
+                    .toList();
+            boolean fits = words.size() == question.particulars().stem().gapCount();
+            return new GapMatch(question.particulars(), question.words(), fits ? words : List.of());
         }
     }
 }

@@ -37,6 +37,8 @@ final class Retyping {
                         AnswerText.gaps(answer, Math.max(1, particulars.stem().gapCount())));
             case NUMERIC_ENTRY -> new NumericEntry(particulars, AnswerText.number(answer));
             case EXTENDED_TEXT -> new ExtendedText(particulars, Prose.written(answer));
+            // Pairs, rows and banks can't be made of another type's parts; their type is read, not chosen.
+            case MATCH, ORDER, GRID, GAP_MATCH -> question;
         };
     }
 

@@ -1,0 +1,52 @@
+package org.tidyleaf.intake;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
+import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Source;
+
+/** PDF (ISO 32000) with text: its lines page by page in human reading order. */
+final class PdfFormat implements Format {
+
+    /** More pages are a book, and more than anybody looks through. */
+    private static final int MOST_PAGES = 600;
+
+    @Override
+    public String ending() {
+        return "pdf";
+    }
+
+    @Override
+    public Source read(String name, byte[] bytes) throws IntakeException {
+        try (PDDocument document = Loader.loadPDF(bytes, "", null, null, IOUtils.createMemoryOnlyStreamCache())) {
+            if (document.getNumberOfPages() > MOST_PAGES) {
+                throw new IntakeException.TooLarge(
+                        name + " has more than 600 pages. Save the part with the test by itself.");
+            }
+            PdfPageReader reader = new PdfPageReader();
+            List<PdfPage> pages = new ArrayList<>();
+            for (int page = 0; page < document.getNumberOfPages(); page++) {
+                pages.add(reader.read(document, page));
+            }
+            if (pages.stream().allMatch(page -> page.glyphs().isEmpty())) {
+                throw new IntakeException.Unreadable(
+                        name + " is a scan: it holds pictures of pages and no text. Have its text"
+                                + " recognised first, or drop the document it was printed from.");
+            }
+            LineCollector lines = new LineCollector();
+            List<Figure> figures = new ArrayList<>();
+            PdfLayout.lines(pages, lines, figures);
+            return new Source(name, "pdf", lines.lines(), figures);
+        } catch (InvalidPasswordException locked) {
+            throw new IntakeException.Locked(name);
+        } catch (IOException | RuntimeException damaged) {
+            throw new IntakeException.Unreadable(
+                    name + " is damaged or no PDF. Save it again from the program it was made with.", damaged);
+        }
+    }
+}

@@ -1,0 +1,311 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Place;
+
+/** Glyphs to lines in human reading order: rows by baseline, columns by the gutter between them, running heads by repetition. */
+final class PdfLayout {
+
+    /** In parts of the face's size: a gap that a space fills, and one that only a tab does. */
+    private static final float WORD_GAP = 0.18f;
+
+    private static final float TAB_GAP = 1.6f;
+
+    /** Baselines closer than this belong to one row. */
+    private static final float ROW_TOLERANCE = 0.45f;
+
+    /** In points: the narrowest white strip that parts two columns. */
+    private static final float GUTTER = 11;
+
+    /** So many rows side by side make columns, fewer a table. */
+    private static final int COLUMN_ROWS = 6;
+
+    private PdfLayout() {}
+
+    static void lines(List<PdfPage> pages, LineCollector lines, List<Figure> figures) {
+        List<List<Row>> all = new ArrayList<>();
+        for (PdfPage page : pages) {
+            all.add(inOrder(page, rows(page)));
+        }
+        Set<String> running = running(all);
+        double pitch = pitch(all);
+        for (int i = 0; i < pages.size(); i++) {
+            page(pages.get(i), all.get(i), running, pitch, lines, figures);
+        }
+    }
+
+    /** Glyphs on one baseline, in order of their places, maybe cut at a gutter. */
+    private record Row(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn) {
+        float left() {
+            return glyphs.get(0).x();
+        }
+
+        float right() {
+            return glyphs.get(glyphs.size() - 1).right();
+        }
+
+        String plain() {
+            StringBuilder text = new StringBuilder();
+            glyphs.forEach(glyph -> text.append(glyph.text()));
+            return text.toString();
+        }
+    }
+
+    private static List<Row> rows(PdfPage page) {
+        List<PdfPage.Glyph> sorted = new ArrayList<>(page.glyphs());
+        sorted.removeIf(glyph -> glyph.text().isBlank());
+        sorted.sort(Comparator.comparingDouble(PdfPage.Glyph::y).thenComparingDouble(PdfPage.Glyph::x));
+        List<Row> rows = new ArrayList<>();
+        List<PdfPage.Glyph> open = new ArrayList<>();
+        float baseline = 0;
+        float size = 0;
+        for (PdfPage.Glyph glyph : sorted) {
+            boolean same = !open.isEmpty() && glyph.y() - baseline <= ROW_TOLERANCE * Math.max(size, glyph.size());
+            if (!same && !open.isEmpty()) {
+                rows.add(row(open));
+                open.clear();
+            }
+            if (open.isEmpty() || glyph.size() > size) {
+                baseline = glyph.y();
+                size = glyph.size();
+            }
+            open.add(glyph);
+        }
+        if (!open.isEmpty()) {
+            rows.add(row(open));
+        }
+        return rows;
+    }
+
+    private static Row row(List<PdfPage.Glyph> glyphs) {
+        List<PdfPage.Glyph> ordered = new ArrayList<>(glyphs);
+        ordered.sort(Comparator.comparingDouble(PdfPage.Glyph::x));
+        PdfPage.Glyph largest = ordered.stream()
+                .max(Comparator.comparingDouble(PdfPage.Glyph::size))
+                .orElseThrow();
+        return new Row(ordered, largest.y(), largest.size(), false);
+    }
+
+    /** Rows that share a gutter are read column by column, the others across. */
+    private static List<Row> inOrder(PdfPage page, List<Row> rows) {
+        List<Row> ordered = new ArrayList<>();
+        int at = 0;
+        while (at < rows.size()) {
+            Block block = columns(page, rows, at);
+            if (block.end() - at >= COLUMN_ROWS) {
+                ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), true));
+                ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), false));
+                at = block.end();
+            } else {
+                ordered.add(rows.get(at));
+                at++;
+            }
+        }
+        return ordered;
+    }
+
+    /** Rows from a place on that keep clear of one vertical line. */
+    private record Block(int end, float gutter) {}
+
+    private static Block columns(PdfPage page, List<Row> rows, int from) {
+        Block best = new Block(from, 0);
+        for (float x = page.width() * 0.38f; x < page.width() * 0.62f; x += 2) {
+            int end = from;
+            int left = 0;
+            int right = 0;
+            while (end < rows.size() && isClear(rows.get(end), x)) {
+                left += rows.get(end).left() < x ? 1 : 0;
+                right += rows.get(end).right() > x ? 1 : 0;
+                end++;
+            }
+            boolean both = left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from;
+            if (both && end > best.end()) {
+                best = new Block(end, x);
+            }
+        }
+        return best;
+    }
+
+    private static boolean isClear(Row row, float x) {
+        for (PdfPage.Glyph glyph : row.glyphs()) {
+            if (glyph.x() < x + GUTTER / 2 && glyph.right() > x - GUTTER / 2) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static List<Row> cut(List<Row> rows, float gutter, boolean left) {
+        List<Row> column = new ArrayList<>();
+        for (Row row : rows) {
+            List<PdfPage.Glyph> part = row.glyphs().stream()
+                    .filter(glyph -> glyph.x() < gutter == left)
+                    .toList();
+            if (!part.isEmpty()) {
+                column.add(new Row(part, row.y(), row.size(), column.isEmpty()));
+            }
+        }
+        return column;
+    }
+
+    /** Texts at the top or bottom of at least two pages, numbers aside. */
+    private static Set<String> running(List<List<Row>> pages) {
+        Map<String, Integer> seen = new HashMap<>();
+        for (List<Row> page : pages) {
+            Set<String> edge = new HashSet<>();
+            edges(page).forEach(row -> edge.add(numberless(row)));
+            edge.forEach(text -> seen.merge(text, 1, Integer::sum));
+        }
+        Set<String> running = new HashSet<>();
+        seen.forEach((text, count) -> {
+            if (count >= 2) {
+                running.add(text);
+            }
+        });
+        return running;
+    }
+
+    private static List<Row> edges(List<Row> page) {
+        List<Row> byHeight = new ArrayList<>(page);
+        byHeight.sort(Comparator.comparingDouble(Row::y));
+        int count = Math.min(2, byHeight.size());
+        List<Row> edges = new ArrayList<>(byHeight.subList(0, count));
+        edges.addAll(byHeight.subList(byHeight.size() - count, byHeight.size()));
+        return edges;
+    }
+
+    private static String numberless(Row row) {
+        return row.plain().replaceAll("\\d+", "#");
+    }
+
+    /** The usual distance of two rows, in sizes of their face. */
+    private static double pitch(List<List<Row>> pages) {
+        List<Double> distances = new ArrayList<>();
+        for (List<Row> page : pages) {
+            for (int i = 1; i < page.size(); i++) {
+                double distance =
+                        (page.get(i).y() - page.get(i - 1).y()) / page.get(i).size();
+                if (distance > 0.8 && distance < 3) {
+                    distances.add(distance);
+                }
+            }
+        }
+        distances.sort(Comparator.naturalOrder());
+        return distances.isEmpty() ? 1.2 : distances.get(distances.size() / 3);
+    }
+
+    private static void page(
+            PdfPage page,
+            List<Row> rows,
+            Set<String> running,
+            double pitch,
+            LineCollector lines,
+            List<Figure> figures) {
+        List<PdfPage.Picture> waiting = new ArrayList<>(page.pictures());
+        waiting.sort(Comparator.comparingDouble(PdfPage.Picture::y));
+        Set<Row> edges = new HashSet<>(edges(rows));
+        float left = columnLeft(rows, 0);
+        for (int i = 0; i < rows.size(); i++) {
+            Row row = rows.get(i);
+            left = row.newColumn() ? columnLeft(rows, i) : left;
+            for (PdfPage.Picture picture : List.copyOf(waiting)) {
+                if (picture.y() < row.y() - row.size() && picture.x() < row.right() + page.width() / 2) {
+                    figure(picture, lines, figures);
+                    waiting.remove(picture);
+                }
+            }
+            boolean repeated = edges.contains(row) && running.contains(numberless(row));
+            Place place = !repeated ? Place.BODY : row.y() < page.height() / 2 ? Place.HEADER : Place.FOOTER;
+            boolean apart = i > 0 && (row.y() - rows.get(i - 1).y()) / row.size() > pitch * 1.35;
+            if (apart) {
+                lines.end(0, "", place, Optional.empty(), false);
+            }
+            write(row, lines);
+            boolean centered = Math.abs(row.left() + row.right() - page.width()) < 12 && row.left() > left + 40;
+            lines.end(Math.max(0, Math.round((row.left() - left) * 20)), "", place, Optional.empty(), centered);
+        }
+        waiting.forEach(picture -> figure(picture, lines, figures));
+    }
+
+    private static float columnLeft(List<Row> rows, int from) {
+        float left = Float.MAX_VALUE;
+        for (int i = from; i < rows.size() && (i == from || !rows.get(i).newColumn()); i++) {
+            left = Math.min(left, rows.get(i).left());
+        }
+        return left;
+    }
+
+    private static void figure(PdfPage.Picture picture, LineCollector lines, List<Figure> figures) {
+        String id = "f" + (figures.size() + 1);
+        figures.add(new Figure(id, "image/png", "", picture.png()));
+        lines.figure(id);
+        lines.end(0, "", Place.BODY, Optional.empty(), false);
+    }
+
+    private static void write(Row row, LineCollector lines) {
+        StringBuilder run = new StringBuilder();
+        Set<Emphasis> look = Set.of();
+        PdfPage.Glyph before = null;
+        for (PdfPage.Glyph glyph : row.glyphs()) {
+            Set<Emphasis> here = withScripts(glyph, row);
+            String gap = before == null ? "" : gap(before, glyph);
+            if (!here.equals(look)) {
+                lines.append(run.toString(), look, "");
+                run.setLength(0);
+                lines.append(gap, Set.of(), "");
+                look = here;
+            } else {
+                run.append(gap);
+            }
+            run.append(ligature(glyph.text()));
+            before = glyph;
+        }
+        lines.append(run.toString(), look, "");
+    }
+
+    private static Set<Emphasis> withScripts(PdfPage.Glyph glyph, Row row) {
+        boolean small = glyph.size() < row.size() * 0.8f;
+        if (!small) {
+            return glyph.look();
+        }
+        Set<Emphasis> look = EnumSet.noneOf(Emphasis.class);
+        look.addAll(glyph.look());
+        if (glyph.y() < row.y() - 0.15f * row.size()) {
+            look.add(Emphasis.SUPERSCRIPT);
+        } else if (glyph.y() > row.y() + 0.08f * row.size()) {
+            look.add(Emphasis.SUBSCRIPT);
+        }
+        return look;
+    }
+
+    private static String gap(PdfPage.Glyph before, PdfPage.Glyph glyph) {
+        float gap = glyph.x() - before.right();
+        float size = Math.max(before.size(), glyph.size());
+        if (gap > TAB_GAP * size) {
+            return "\t";
+        }
+        return gap > WORD_GAP * size ? " " : "";
+    }
+
+    /** "\uFB01" is two letters to a reader. */
+    private static String ligature(String text) {
+        return switch (text) {
+            case "\uFB00" -> "ff";
+            case "\uFB01" -> "fi";
+            case "\uFB02" -> "fl";
+            case "\uFB03" -> "ffi";
+            case "\uFB04" -> "ffl";
+            default -> text;
+        };
+    }
+}

@@ -1,0 +1,142 @@
+package org.tidyleaf.intake;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.contentstream.operator.Operator;
+import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingColor;
+import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingColorN;
+import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingColorSpace;
+import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingDeviceCMYKColor;
+import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingDeviceGrayColor;
+import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingDeviceRGBColor;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.font.PDFontDescriptor;
+import org.apache.pdfbox.pdmodel.graphics.PDXObject;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
+import org.apache.pdfbox.util.Matrix;
+import org.tidyleaf.source.Emphasis;
+
+/** Collects the glyphs and images of one page after the other, with their faces and colours. */
+final class PdfPageReader extends PDFTextStripper {
+
+    /** Larger images are not unpacked; they would fill the memory. */
+    private static final long MOST_PIXELS = 40_000_000;
+
+    /** Logos and rules smaller than this are ornament. */
+    private static final float LEAST_SIDE = 12;
+
+    private final List<PdfPage.Glyph> glyphs = new ArrayList<>();
+    private final List<PdfPage.Picture> pictures = new ArrayList<>();
+    private float pageHeight;
+
+    PdfPageReader() {
+        addOperator(new SetNonStrokingColorSpace(this));
+        addOperator(new SetNonStrokingColor(this));
+        addOperator(new SetNonStrokingColorN(this));
+        addOperator(new SetNonStrokingDeviceRGBColor(this));
+        addOperator(new SetNonStrokingDeviceGrayColor(this));
+        addOperator(new SetNonStrokingDeviceCMYKColor(this));
+        setSuppressDuplicateOverlappingText(true);
+    }
+
+    /** @param page counted from 0 */
+    PdfPage read(PDDocument document, int page) throws IOException {
+        glyphs.clear();
+        pictures.clear();
+        var box = document.getPage(page).getCropBox();
+        pageHeight = box.getHeight();
+        setStartPage(page + 1);
+        setEndPage(page + 1);
+        getText(document);
+        return new PdfPage(box.getWidth(), box.getHeight(), List.copyOf(glyphs), List.copyOf(pictures));
+    }
+
+    @Override
+    protected void processTextPosition(TextPosition position) {
+        String text = position.getUnicode();
+        if (text == null || text.isEmpty()) {
+            return;
+        }
+        glyphs.add(new PdfPage.Glyph(
+                position.getXDirAdj(),
+                position.getYDirAdj(),
+                position.getWidthDirAdj(),
+                Math.max(1, position.getFontSizeInPt()),
+                position.getWidthOfSpace(),
+                text,
+                look(position)));
+    }
+
+    private Set<Emphasis> look(TextPosition position) {
+        Set<Emphasis> look = EnumSet.noneOf(Emphasis.class);
+        String font = String.valueOf(position.getFont().getName()).toLowerCase(Locale.ROOT);
+        PDFontDescriptor descriptor = position.getFont().getFontDescriptor();
+        boolean heavy = descriptor != null && (descriptor.isForceBold() || descriptor.getFontWeight() >= 600);
+        if (heavy || font.contains("bold") || font.contains("black") || font.contains("heavy")) {
+            look.add(Emphasis.BOLD);
+        }
+        if (font.contains("italic") || font.contains("oblique") || descriptor != null && descriptor.isItalic()) {
+            look.add(Emphasis.ITALIC);
+        }
+        if (isColored()) {
+            look.add(Emphasis.COLOR);
+        }
+        return look;
+    }
+
+    private boolean isColored() {
+        try {
+            int rgb = getGraphicsState().getNonStrokingColor().toRGB();
+            return Colors.isColored(String.format("%06x", rgb & 0xFFFFFF));
+        } catch (IOException | RuntimeException unknown) {
+            // A colour that can't be worked out marks nothing.
+            return false;
+        }
+    }
+
+    @Override
+    protected void processOperator(Operator operator, List<COSBase> operands) throws IOException {
+        if (operator.getName().equals("Do") && !operands.isEmpty() && operands.get(0) instanceof COSName name) {
+            image(name);
+        }
+        super.processOperator(operator, operands);
+    }
+
+    private void image(COSName name) throws IOException {
+        if (!getResources().isImageXObject(name)) {
+            return;
+        }
+        PDXObject object = getResources().getXObject(name);
+        Matrix place = getGraphicsState().getCurrentTransformationMatrix();
+        float width = Math.abs(place.getScalingFactorX());
+        float height = Math.abs(place.getScalingFactorY());
+        if (object instanceof PDImageXObject image
+                && width >= LEAST_SIDE
+                && height >= LEAST_SIDE
+                && (long) image.getWidth() * image.getHeight() <= MOST_PIXELS) {
+            pictures.add(new PdfPage.Picture(
+                    place.getTranslateX(),
+                    pageHeight - place.getTranslateY() - height,
+                    width,
+                    height,
+                    png(image.getImage())));
+        }
+    }
+
+    private static byte[] png(BufferedImage image) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", out);
+        return out.toByteArray();
+    }
+}

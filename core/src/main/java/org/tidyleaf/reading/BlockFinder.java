@@ -1,0 +1,160 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+import org.tidyleaf.source.Cell;
+
+/**
+ * Finds blocks by the instruction above them and their own shape: pairs in two columns, steps with blanks for their
+ * numbers, grids of ticks, banks of words.
+ */
+final class BlockFinder {
+
+    private static final Vocabulary WORDS = Vocabulary.ALL;
+    private static final Pattern MATCH = Vocabulary.pattern(".*\\b" + WORDS.either("match") + "\\b.*");
+    private static final Pattern ORDER = Vocabulary.pattern(".*\\b" + WORDS.either("order") + "\\b.*");
+    private static final Pattern BANK = Vocabulary.pattern(".*\\b" + WORDS.either("bank") + "\\b.*");
+
+    /** Two sides of a pair on one line: a tab, a wide space, an equals sign or an arrow stands between them. */
+    static final Pattern BETWEEN = Pattern.compile("\\s*\\t\\s*|\\s{3,}|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
+
+    private static final Pattern NUMBERED_BLANK =
+            Pattern.compile("[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*");
+    private static final Pattern TICK =
+            Pattern.compile("[xX\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
+    private static final Pattern BANK_LINE = Pattern.compile(
+            "\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,}");
+
+    private final List<Cues> all;
+    private final Map<Integer, Blocks.Kind> found = new HashMap<>();
+
+    private BlockFinder(List<Cues> all) {
+        this.all = all;
+    }
+
+    static Blocks find(List<Cues> all) {
+        BlockFinder finder = new BlockFinder(all);
+        for (int i = 0; i + 1 < all.size(); i++) {
+            finder.below(i);
+        }
+        return new Blocks(Map.copyOf(finder.found));
+    }
+
+    private void below(int lead) {
+        Cues cues = all.get(lead);
+        if (cues.line().layout().cell().isPresent() || found.containsKey(lead)) {
+            return;
+        }
+        List<Integer> table = tableBelow(lead + 1);
+        if (!table.isEmpty() && isGrid(table)) {
+            table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
+        } else if (MATCH.matcher(cues.text()).matches()) {
+            pairs(lead + 1, table);
+        } else if (BANK.matcher(cues.text()).matches()) {
+            bank(lead + 1, table);
+        } else if (ORDER.matcher(cues.text()).matches()) {
+            steps(lead + 1);
+        }
+    }
+
+    private List<Integer> tableBelow(int from) {
+        List<Integer> pieces = new ArrayList<>();
+        for (int i = from; i < all.size() && cell(i).isPresent(); i++) {
+            if (!cell(i).map(Cell::table).equals(cell(from).map(Cell::table))) {
+                break;
+            }
+            pieces.add(i);
+        }
+        return pieces;
+    }
+
+    private Optional<Cell> cell(int piece) {
+        return all.get(piece).line().layout().cell();
+    }
+
+    private void pairs(int from, List<Integer> table) {
+        if (!table.isEmpty()) {
+            boolean twoColumns =
+                    table.stream().allMatch(piece -> cell(piece).orElseThrow().column() < 2);
+            if (twoColumns && table.size() >= 4) {
+                table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
+            }
+            return;
+        }
+        int end = from;
+        while (end < all.size() && isPairLine(all.get(end))) {
+            end++;
+        }
+        for (int i = from; i < end && end - from >= 2; i++) {
+            found.put(i, Blocks.Kind.PAIR);
+        }
+    }
+
+    private static boolean isPairLine(Cues cues) {
+        String[] sides = BETWEEN.split(cues.text(), 2);
+        return sides.length == 2
+                && !sides[0].isBlank()
+                && !sides[1].isBlank()
+                && cues.lead().isEmpty()
+                && !cues.is(Trait.FILL_IN)
+                && cues.line().layout().cell().isEmpty();
+    }
+
+    private void steps(int from) {
+        int end = from;
+        while (end < all.size() && NUMBERED_BLANK.matcher(all.get(end).text()).matches()) {
+            end++;
+        }
+        for (int i = from; i < end && end - from >= 3; i++) {
+            found.put(i, Blocks.Kind.STEP);
+        }
+    }
+
+    /** Heads over all columns but perhaps the first, and below them nothing but ticks beside the statements. */
+    private boolean isGrid(List<Integer> table) {
+        Map<Integer, List<Integer>> rows = new TreeMap<>();
+        table.forEach(piece -> rows.computeIfAbsent(cell(piece).orElseThrow().row(), r -> new ArrayList<>())
+                .add(piece));
+        if (rows.size() < 3) {
+            return false;
+        }
+        List<Integer> heads = rows.values().iterator().next();
+        long columns = heads.stream()
+                .filter(piece -> cell(piece).orElseThrow().column() > 0)
+                .count();
+        boolean onlyTicks = table.stream()
+                .filter(piece ->
+                        !heads.contains(piece) && cell(piece).orElseThrow().column() > 0)
+                .allMatch(piece -> TICK.matcher(all.get(piece).text()).matches());
+        boolean statements = rows.values().stream()
+                .skip(1)
+                .allMatch(row -> cell(row.get(0)).orElseThrow().column() == 0);
+        return columns >= 2 && onlyTicks && statements && heads.size() <= 8;
+    }
+
+    private void bank(int from, List<Integer> table) {
+        int text = table.isEmpty() ? from + 1 : from + table.size();
+        boolean line = table.isEmpty()
+                && from < all.size()
+                && BANK_LINE.matcher(all.get(from).text()).matches();
+        if (text >= all.size() || table.isEmpty() && !line || !all.get(text).is(Trait.GAP)) {
+            return;
+        }
+        for (int i = from; i < text; i++) {
+            found.put(i, Blocks.Kind.WORDS);
+        }
+        for (int i = text;
+                i < all.size()
+                        && all.get(i).is(Trait.GAP)
+                        && all.get(i).labels().isEmpty();
+                i++) {
+            found.put(i, Blocks.Kind.GAPPED);
+        }
+    }
+}

@@ -1,0 +1,42 @@
+package org.tidyleaf.reading;
+
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What stands below a question as one block of its own shape.
+ *
+ * @param byPiece for places among the pieces that belong to such a block, what they are in it
+ */
+record Blocks(Map<Integer, Kind> byPiece) {
+
+    /** The part of a block that a piece is. */
+    enum Kind {
+        /** A pair's line, or one of the two cells of a pair. */
+        PAIR,
+        /** A step to be ordered, with a blank for its number before it. */
+        STEP,
+        /** A cell of a grid of statements against columns. */
+        ROW,
+        /** Words to choose from. */
+        WORDS,
+        /** The text that the words go into. */
+        GAPPED
+    }
+
+    Optional<Kind> at(int piece) {
+        return Optional.ofNullable(byPiece.get(piece));
+    }
+
+    /** The only step that fits, given the one before. */
+    Optional<Step> step(int piece, Step from) {
+        int inside = Math.max(0, from.option());
+        return at(piece).map(kind -> switch (kind) {
+            case PAIR -> new Step(Role.PAIR, false, inside);
+            case STEP -> new Step(Role.OPTION, false, inside + 1);
+            case ROW -> new Step(Role.ROW, false, inside);
+            case WORDS -> new Step(Role.WORDS, false, inside);
+            case GAPPED -> new Step(Role.STEM, true, 0);
+        });
+    }
+}

@@ -1,0 +1,226 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Match;
+import org.tidyleaf.question.Order;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.source.Cell;
+import org.tidyleaf.source.Segment;
+
+/** Questions of several parts: pairs, orders, grids and banks, with their keys. */
+final class PartsMaker {
+
+    private static final Pattern ORDER_ASKED = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("order") + "\\b.*");
+    private static final Pattern SIDE_LABEL =
+            Pattern.compile("\\s*(?:[(\\[]?(\\d{1,2}|[A-Za-z])[.):\\]]\\s*|(\\d{1,2}|[A-Za-z])\\s+)");
+    private static final Pattern PAIR_KEY =
+            Pattern.compile("(\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
+    private static final Pattern TICKED = Pattern.compile("[xX\u2713\u2714\u2611\u2612\u25cf]|\\[[xX]]|\\([xX]\\)");
+
+    private final ProseMaker prose;
+
+    PartsMaker(ProseMaker prose) {
+        this.prose = prose;
+    }
+
+    /** The question that the draft's block makes; empty where it has none. */
+    Optional<Question> make(Draft draft, Particulars particulars, GatheredKey key) {
+        if (!draft.pairs.isEmpty()) {
+            return Optional.of(match(draft, particulars, key.text().orElse("")));
+        }
+        if (!draft.rows.isEmpty()) {
+            return Optional.of(grid(draft, particulars));
+        }
+        if (!draft.words.isEmpty() && particulars.stem().gapCount() > 0) {
+            return Optional.of(bank(draft, particulars, key.text().orElse("")));
+        }
+        boolean ordered = draft.options.size() >= 3
+                && (!draft.ranks.isEmpty()
+                        || ORDER_ASKED.matcher(particulars.stem().plain()).matches())
+                && draft.options.stream().noneMatch(option -> option.signed);
+        return ordered ? Optional.of(order(draft, particulars, key.text().orElse(""))) : Optional.empty();
+    }
+
+    /** One side of the pairs: what is printed before each, and its text. */
+    private record Side(List<String> labels, List<Prose> texts) {}
+
+    private Match match(Draft draft, Particulars particulars, String said) {
+        List<Segment> left = new ArrayList<>();
+        List<Segment> right = new ArrayList<>();
+        boolean equals = sides(draft, left, right);
+        Side lefts = side(left);
+        Side rights = side(right);
+        List<Integer> key = equals ? straight(lefts.texts().size()) : pairKey(said, lefts, rights);
+        return new Match(particulars, lefts.texts(), rights.texts(), key);
+    }
+
+    /** Parts the sides; whether each line is a finished pair already ("oak = hard"). */
+    private static boolean sides(Draft draft, List<Segment> left, List<Segment> right) {
+        boolean equals = true;
+        for (Cues cues : draft.pairs) {
+            Segment segment = cues.piece().segment();
+            Optional<Cell> cell = cues.line().layout().cell();
+            if (cell.isPresent()) {
+                (cell.get().column() == 0 ? left : right).add(segment);
+                equals = false;
+                continue;
+            }
+            Matcher between = BlockFinder.BETWEEN.matcher(cues.line().text()).region(segment.from(), segment.to());
+            if (between.find()) {
+                left.add(new Segment(segment.line(), segment.from(), between.start()));
+                right.add(new Segment(segment.line(), between.end(), segment.to()));
+                equals &= !between.group().isBlank();
+            }
+        }
+        return equals;
+    }
+
+    private static List<Integer> straight(int size) {
+        return IntStream.range(0, size).boxed().toList();
+    }
+
+    /** Labels count only where every entry of the side has one. */
+    private Side side(List<Segment> segments) {
+        List<String> labels = new ArrayList<>();
+        List<Segment> cut = new ArrayList<>();
+        for (Segment segment : segments) {
+            Matcher matcher = SIDE_LABEL.matcher(prose.raw(segment));
+            if (matcher.lookingAt()) {
+                labels.add(matcher.group(1) == null ? matcher.group(2) : matcher.group(1));
+                cut.add(new Segment(segment.line(), segment.from() + matcher.end(), segment.to()));
+            }
+        }
+        boolean all = cut.size() == segments.size() && new HashSet<>(labels).size() == labels.size();
+        List<Prose> texts = (all ? cut : segments)
+                .stream().map(segment -> prose.text(List.of(segment))).toList();
+        return new Side(all ? labels : List.of(), texts);
+    }
+
+    private static List<Integer> pairKey(String said, Side lefts, Side rights) {
+        Map<String, Integer> places = new TreeMap<>();
+        Matcher matcher = PAIR_KEY.matcher(said);
+        while (matcher.find()) {
+            int place = indexOf(rights.labels(), matcher.group(2));
+            if (place >= 0) {
+                places.putIfAbsent(matcher.group(1).toLowerCase(Locale.ROOT), place);
+            }
+        }
+        List<Integer> key = new ArrayList<>();
+        for (String label : lefts.labels()) {
+            Integer place = places.get(label.toLowerCase(Locale.ROOT));
+            if (place == null) {
+                return List.of();
+            }
+            key.add(place);
+        }
+        return key;
+    }
+
+    private static int indexOf(List<String> labels, String label) {
+        for (int i = 0; i < labels.size(); i++) {
+            if (labels.get(i).equalsIgnoreCase(label)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private Order order(Draft draft, Particulars particulars, String said) {
+        List<Prose> items = draft.options.stream()
+                .map(option -> prose.text(option.segments))
+                .toList();
+        List<String> labels = draft.options.stream().map(option -> option.label).toList();
+        List<Integer> key = draft.ranks.size() == items.size() ? byRank(draft.ranks) : byLetters(said, labels);
+        return new Order(particulars, items, key);
+    }
+
+    private static List<Integer> byRank(List<String> ranks) {
+        List<Integer> key = new ArrayList<>();
+        for (int rank = 1; rank <= ranks.size(); rank++) {
+            int place = ranks.indexOf(String.valueOf(rank));
+            if (place < 0) {
+                return List.of();
+            }
+            key.add(place);
+        }
+        return key;
+    }
+
+    private static List<Integer> byLetters(String said, List<String> labels) {
+        List<Integer> key = new ArrayList<>();
+        for (String part : said.strip().replaceAll("[.]$", "").split("[\\s,;>\u2192\u2013-]+")) {
+            key.add(indexOf(labels, part.replaceAll("[().]", "")));
+        }
+        boolean whole = key.size() == labels.size() && !key.contains(-1) && new HashSet<>(key).size() == key.size();
+        return whole ? key : List.of();
+    }
+
+    private Grid grid(Draft draft, Particulars particulars) {
+        Map<Integer, Map<Integer, Cues>> table = new TreeMap<>();
+        for (Cues cues : draft.rows) {
+            Cell cell = cues.line().layout().cell().orElseThrow();
+            table.computeIfAbsent(cell.row(), r -> new TreeMap<>()).putIfAbsent(cell.column(), cues);
+        }
+        List<Integer> places = new ArrayList<>();
+        List<String> columns = new ArrayList<>();
+        List<Prose> rows = new ArrayList<>();
+        List<Set<Integer>> key = new ArrayList<>();
+        for (Map<Integer, Cues> row : table.values()) {
+            if (columns.isEmpty()) {
+                row.forEach((column, cues) -> {
+                    if (column > 0) {
+                        places.add(column);
+                        columns.add(cues.text());
+                    }
+                });
+            } else {
+                rows.add(prose.text(List.of(row.get(0).piece().segment())));
+                key.add(ticked(row, places));
+            }
+        }
+        boolean keyed = key.stream().noneMatch(Set::isEmpty);
+        return new Grid(particulars, columns, rows, keyed ? key : List.of());
+    }
+
+    private static Set<Integer> ticked(Map<Integer, Cues> row, List<Integer> places) {
+        Set<Integer> ticked = new HashSet<>();
+        row.forEach((column, cues) -> {
+            if (places.contains(column) && TICKED.matcher(cues.text()).matches()) {
+                ticked.add(places.indexOf(column));
+            }
+        });
+        return ticked;
+    }
+
+    private GapMatch bank(Draft draft, Particulars particulars, String said) {
+        List<String> words = new ArrayList<>();
+        for (Cues cues : draft.words) {
+            for (String word : cues.text().split("\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {
+                if (!word.isBlank()) {
+                    words.add(word.strip());
+                }
+            }
+        }
+        if (words.size() == 1) {
+            words = List.of(words.get(0).split("\\s+"));
+        }
+        List<String> key = GapParser.accepted(said, particulars.stem().gapCount()).stream()
+                .flatMap(List::stream)
+                .toList();
+        return new GapMatch(particulars, words, key.size() == particulars.stem().gapCount() ? key : List.of());
+    }
+}
