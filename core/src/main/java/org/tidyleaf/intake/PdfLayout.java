@@ -163,7 +163,10 @@ final class PdfLayout {
         Map<String, Integer> seen = new HashMap<>();
         for (List<Row> page : pages) {
             Set<String> edge = new HashSet<>();
-            edges(page).forEach(row -> edge.add(numberless(row)));
+            edges(page).stream()
+                    .map(PdfLayout::numberless)
+                    .filter(text -> text.chars().anyMatch(c -> Character.isLetter(c) || c == '#'))
+                    .forEach(edge::add);
             edge.forEach(text -> seen.merge(text, 1, Integer::sum));
         }
         Set<String> running = new HashSet<>();

@@ -335,8 +335,20 @@ final class DraftMaker {
             case ROW -> draft.rows.add(cues);
             case WORDS -> draft.words.add(cues);
             case HINT -> draft.hints.add(announced(cues, piece.step()));
-            default ->
-                (cues.announces(Cues.Announces.MODEL) ? draft.models : draft.keys).add(announced(cues, piece.step()));
+            default -> {
+                draft.keyInColumn |= columns.at(index).isPresent();
+                key(draft, cues, piece.step());
+            }
+        }
+    }
+
+    /** "Answer: ______ mm" is no key but a place to write one. */
+    private void key(Draft draft, Cues cues, Step step) {
+        Draft.Announced said = announced(cues, step);
+        if (ANSWER_BLANK.matcher(said.text()).matches()) {
+            draft.writingLines++;
+        } else {
+            (cues.announces(Cues.Announces.MODEL) ? draft.models : draft.keys).add(said);
         }
     }
 

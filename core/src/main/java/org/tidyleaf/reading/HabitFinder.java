@@ -53,6 +53,7 @@ final class HabitFinder {
                 seen.forEach(s -> headings.add(s.piece()));
             }
         });
+        withoutStatements(all, series, options);
         keepStrongerReading(options);
         numberedOptions(series, chains, options);
         withoutListsInStems(all, chains);
@@ -136,6 +137,23 @@ final class HabitFinder {
             }
         }
         return false;
+    }
+
+    /** "I. … II. … a) only I": what runs right into the first letter of a stronger series are statements to choose among. */
+    private static void withoutStatements(
+            List<Cues> all, Map<String, List<Seen>> series, Map<String, Integer> options) {
+        for (String shape : List.copyOf(options.keySet())) {
+            List<Seen> seen = series.get(shape);
+            int last = seen.get(seen.size() - 1).piece();
+            boolean runsIn = last + 1 < all.size()
+                    && all.get(last + 1).labels().stream()
+                            .anyMatch(label -> label.ordinal() == 1
+                                    && !label.shape().equals(shape)
+                                    && options.getOrDefault(label.shape(), 0) > options.get(shape));
+            if (runsIn) {
+                options.remove(shape);
+            }
+        }
     }
 
     /** "i." may be a letter or a Roman one: what explains more labels stays, the other would only confuse. */

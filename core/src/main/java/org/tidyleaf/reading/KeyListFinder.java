@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.tidyleaf.source.Cell;
 
 /**
@@ -30,9 +31,14 @@ final class KeyListFinder {
     private static final Pattern NUMBER = Pattern.compile(
             "(?:^|(?<=[\\s,;|\u2013\u2014-]))[(]?(\\d{1,3})([a-h]?)(?:\\s*[.):=]|\\s*[-\u2013](?=\\s)|(?=\\s))\\s*");
 
+    /** A narrow first column wraps its name over further lines. */
+    private static final int LAST_ROW_BELOW = 3;
+
     private final List<Cues> all;
     private final List<KeyList.Item> items = new ArrayList<>();
     private final Set<Integer> taken = new HashSet<>();
+    private String[] numberRow = {};
+    private int numberPiece;
     private String heading = "";
     private int last;
 
@@ -45,6 +51,7 @@ final class KeyListFinder {
         for (int i = all.size() - 1; i > 0; i--) {
             boolean possible = all.get(i).text().length() < 90
                     && HEADING.matcher(all.get(i).text()).matches()
+                    && all.get(i).line().layout().cell().isEmpty()
                     && all.get(i).labels().isEmpty();
             if (possible) {
                 KeyListFinder finder = new KeyListFinder(all);
@@ -100,9 +107,7 @@ final class KeyListFinder {
             return;
         }
         int before = items.size();
-        if (tabbed(piece)) {
-            taken.add(piece - 1);
-        }
+        tabbed(piece);
         Matcher run = RUN.matcher(cues.text());
         if (run.lookingAt() && run.end() > cues.text().length() - 3) {
             run(run, cues.line().number());
@@ -119,21 +124,39 @@ final class KeyListFinder {
         }
     }
 
-    /** A row of numbers and a row of answers below it, parted by tabs. */
-    private boolean tabbed(int piece) {
-        if (piece == 0) {
-            return false;
+    /** A row of numbers and, soon below it, a row of answers, parted by tabs; each row may begin with its name. */
+    private void tabbed(int piece) {
+        String[] cells = all.get(piece).text().split("\t+");
+        if (cells.length < 2) {
+            return;
         }
-        String[] numbers = all.get(piece - 1).text().split("\t+");
-        String[] answers = all.get(piece).text().split("\t+");
-        int found = 0;
-        for (int i = 0; numbers.length == answers.length && i < numbers.length; i++) {
-            if (numbers[i].matches("\\d{1,3}[a-h]?") && !answers[i].matches("\\d{1,3}")) {
-                add(numbers[i], answers[i], all.get(piece).line().number());
-                found++;
+        long numbers = Stream.of(cells)
+                .filter(cell -> lastWord(cell).matches("\\d{1,3}[a-h]?"))
+                .count();
+        if (numbers >= cells.length - 1) {
+            numberRow = cells;
+            numberPiece = piece;
+            return;
+        }
+        if (numberRow.length != cells.length || piece - numberPiece > LAST_ROW_BELOW) {
+            return;
+        }
+        for (int i = 0; i < cells.length; i++) {
+            String number = lastWord(numberRow[i]);
+            if (number.matches("\\d{1,3}[a-h]?")) {
+                add(
+                        number,
+                        i == 0 ? lastWord(cells[i]) : cells[i],
+                        all.get(piece).line().number());
             }
         }
-        return found >= 2;
+        for (int i = numberPiece; i < piece; i++) {
+            taken.add(i);
+        }
+    }
+
+    private static String lastWord(String cell) {
+        return cell.strip().replaceAll(".*\\s", "");
     }
 
     private void run(Matcher run, int line) {

@@ -38,7 +38,7 @@ final class RoleScorer {
                     case TITLE -> title(cues);
                     case SECTION -> section(index, cues, from);
                     case INSTRUCTION -> instruction(index, cues, before, from, to);
-                    case STIMULUS -> stimulus(index, cues, before, to);
+                    case STIMULUS -> stimulus(index, cues, before, from, to);
                     case STEM -> to.more() ? goesOn(index, cues, before, from) : stem(index, cues, from);
                     case OPTION -> to.more() ? optionGoesOn(index, cues, before) : option(cues, before, from, to);
                     case KEY -> announced(index, cues, before, to, Announces.KEY, Announces.MODEL);
@@ -111,8 +111,10 @@ final class RoleScorer {
         return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
     }
 
-    private double stimulus(int index, Cues cues, Optional<Cues> before, Step to) {
+    private double stimulus(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
         double fit = -CLEAR;
+        boolean announced = cues.is(Trait.PASSAGE_WORD) || cues.is(Trait.RANGE);
+        fit -= from.inQuestion() && !announced ? CLEAR : 0;
         fit += cues.is(Trait.RANGE) && cues.is(Trait.PASSAGE_WORD) ? SURE : 0;
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
@@ -218,6 +220,7 @@ final class RoleScorer {
             fit = bareOption(cues, before, from);
         }
         fit += cues.sign().isPresent() ? CLEAR : 0;
+        fit -= cues.is(Trait.END_WORD) && label.isEmpty() ? SURE : 0;
         fit -= cues.lead().isPresent() && label.isEmpty() ? CLEAR : 0;
         return fit - (cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0);
     }

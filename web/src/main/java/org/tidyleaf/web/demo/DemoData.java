@@ -7,6 +7,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.annotation.Profile;
@@ -14,7 +15,11 @@ import org.springframework.stereotype.Component;
 import org.tidyleaf.marking.Response;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.TextEntry;
@@ -113,6 +118,39 @@ class DemoData implements ApplicationRunner {
             String right =
                     question.key().map(key -> key.value().toPlainString()).orElse("1");
             return new Response(Set.of(), List.of(knows ? right : "12"));
+        }
+
+        @Override
+        public Response match(Match question) {
+            return new Response(
+                    Set.of(), places(question.key(), question.targets().size()));
+        }
+
+        @Override
+        public Response order(Order question) {
+            List<Integer> right = IntStream.range(0, question.items().size())
+                    .mapToObj(question.key()::indexOf)
+                    .toList();
+            return new Response(Set.of(), places(right, question.items().size()));
+        }
+
+        @Override
+        public Response grid(Grid question) {
+            List<Integer> right =
+                    question.key().stream().map(key -> key.iterator().next()).toList();
+            return new Response(Set.of(), places(right, question.columns().size()));
+        }
+
+        @Override
+        public Response gapMatch(GapMatch question) {
+            return new Response(
+                    Set.of(), knows ? question.key() : List.of(question.words().get(0)));
+        }
+
+        private List<String> places(List<Integer> right, int choices) {
+            return right.stream()
+                    .map(place -> String.valueOf(knows ? place : random.nextInt(choices)))
+                    .toList();
         }
 
         @Override

@@ -2,12 +2,18 @@ package org.tidyleaf.web.page;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.marking.Response;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.TextEntry;
@@ -30,9 +36,16 @@ public record AnswerCard(
         String stem,
         List<Choice> choices,
         boolean several,
+        List<Part> parts,
         String field,
         String entered,
         boolean answered) {
+
+    /** One of several parts to choose for: a left of pairs, a step to order, a row of a grid. */
+    public record Part(String html, List<PartChoice> choices) {}
+
+    /** What may be chosen for a part; {@code value} is its 0-based place. */
+    public record PartChoice(int value, String text, boolean chosen) {}
 
     /** An option to choose. */
     public record Choice(int place, String letter, String html, boolean chosen) {}
@@ -57,7 +70,10 @@ public record AnswerCard(
         boolean newSection = particulars.section() >= 0 && particulars.section() != above;
         boolean newPassage = particulars.stimulus() >= 0 && particulars.stimulus() != passageAbove;
         ProseHtml plain = new ProseHtml(figures);
-        ProseHtml withFields = new ProseHtml(figures, gap -> gapField(question.id(), gap, response));
+        ProseHtml.GapHtml gapHtml = question instanceof GapMatch bank
+                ? gap -> wordField(bank, gap, response)
+                : gap -> gapField(question.id(), gap, response);
+        boolean fieldsInside = question instanceof TextEntry || question instanceof GapMatch;
         return new AnswerCard(
                 question.id(),
                 particulars.number().isEmpty() ? String.valueOf(index + 1) : particulars.number(),
@@ -69,9 +85,10 @@ public record AnswerCard(
                 newPassage
                         ? plain.html(quiz.stimuli().get(particulars.stimulus()).text())
                         : "",
-                (question instanceof TextEntry ? withFields : plain).html(particulars.stem()),
+                (fieldsInside ? new ProseHtml(figures, gapHtml) : plain).html(particulars.stem()),
                 question instanceof ChoiceQuestion choice ? choices(choice, response, plain) : List.of(),
                 question instanceof ChoiceQuestion choice && choice.takesSeveral(),
+                question.match(new Parts(response, plain)),
                 field(question),
                 response.entered().isEmpty() ? "" : response.entered().get(0),
                 !response.isEmpty());
@@ -100,27 +117,95 @@ public record AnswerCard(
                 + ProseHtml.escape(value) + "\">";
     }
 
+    private static String wordField(GapMatch question, int gap, Response response) {
+        String value = gap <= response.entered().size() ? response.entered().get(gap - 1) : "";
+        StringBuilder html = new StringBuilder("<select class=\"gap-entry\" name=\"")
+                .append(ProseHtml.escape(Responses.ENTERED + question.id()))
+                .append("\" aria-label=\"gap ")
+                .append(gap)
+                .append("\"><option value=\"\"></option>");
+        for (String word : question.words()) {
+            String safe = ProseHtml.escape(word);
+            html.append("<option value=\"")
+                    .append(safe)
+                    .append(word.equals(value) ? "\" selected>" : "\">")
+                    .append(safe)
+                    .append("</option>");
+        }
+        return html.append("</select>").toString();
+    }
+
+    /** The parts of a question that are each answered by a choice of their own. */
+    private record Parts(Response response, ProseHtml html) implements Question.Cases<List<Part>> {
+
+        @Override
+        public List<Part> match(Match question) {
+            return parts(
+                    question.lefts(),
+                    question.targets().stream().map(Prose::plain).toList());
+        }
+
+        @Override
+        public List<Part> order(Order question) {
+            List<String> places = IntStream.rangeClosed(1, question.items().size())
+                    .mapToObj(String::valueOf)
+                    .toList();
+            return parts(question.items(), places);
+        }
+
+        @Override
+        public List<Part> grid(Grid question) {
+            return parts(question.rows(), question.columns());
+        }
+
+        private List<Part> parts(List<Prose> rows, List<String> choices) {
+            List<Part> parts = new ArrayList<>();
+            for (int i = 0; i < rows.size(); i++) {
+                String entered =
+                        i < response.entered().size() ? response.entered().get(i) : "";
+                List<PartChoice> offered = IntStream.range(0, choices.size())
+                        .mapToObj(c -> new PartChoice(c, choices.get(c), entered.equals(String.valueOf(c))))
+                        .toList();
+                parts.add(new Part(html.html(rows.get(i)), offered));
+            }
+            return parts;
+        }
+
+        @Override
+        public List<Part> choice(ChoiceQuestion question) {
+            return List.of();
+        }
+
+        @Override
+        public List<Part> textEntry(TextEntry question) {
+            return List.of();
+        }
+
+        @Override
+        public List<Part> numericEntry(NumericEntry question) {
+            return List.of();
+        }
+
+        @Override
+        public List<Part> extendedText(ExtendedText question) {
+            return List.of();
+        }
+
+        @Override
+        public List<Part> gapMatch(GapMatch question) {
+            return List.of();
+        }
+    }
+
     private static String field(Question question) {
-        return question.match(new Question.Cases<>() {
-            @Override
-            public String choice(ChoiceQuestion choice) {
-                return "none";
-            }
-
-            @Override
-            public String textEntry(TextEntry entry) {
-                return entry.particulars().stem().gapCount() > 0 ? "none" : "line";
-            }
-
-            @Override
-            public String numericEntry(NumericEntry entry) {
-                return "number";
-            }
-
-            @Override
-            public String extendedText(ExtendedText text) {
-                return "area";
-            }
-        });
+        if (question instanceof NumericEntry) {
+            return "number";
+        }
+        if (question instanceof ExtendedText) {
+            return "area";
+        }
+        boolean below =
+                question instanceof TextEntry && question.particulars().stem().gapCount() == 0;
+        return below ? "line" : "none";
     }
 }

@@ -12,7 +12,6 @@ import org.tidyleaf.question.Option;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
-import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.reading.AnswerText;
 
 /**
@@ -61,13 +60,12 @@ public record MarkedCard(
         Response response = responses.of(question.id());
         Mark mark = Marker.mark(question, response);
         boolean choice = question instanceof ChoiceQuestion;
-        boolean gaps = question instanceof TextEntry;
         return new MarkedCard(
                 question.id(),
                 particulars.number().isEmpty() ? String.valueOf(index + 1) : particulars.number(),
                 html.html(particulars.stem()),
                 choice ? choices((ChoiceQuestion) question, response, html) : List.of(),
-                choice ? "" : String.join(gaps ? " \u00b7 " : "\n", response.entered()),
+                question.match(new GivenAnswer(response)),
                 choice ? "" : AnswerText.of(question).replace("\n", " \u00b7 "),
                 html.html(particulars.feedback()),
                 verdict(mark),

@@ -15,6 +15,10 @@ public final class TypeWords {
             case TEXT_ENTRY -> "type the answer";
             case NUMERIC_ENTRY -> "type a number";
             case EXTENDED_TEXT -> "write freely";
+            case MATCH -> "find the pairs";
+            case ORDER -> "put in order";
+            case GRID -> "choose for each row";
+            case GAP_MATCH -> "words into gaps";
         };
     }
 }

@@ -25,6 +25,7 @@ import org.tidyleaf.web.page.TypeWords;
  * @param number the printed one, or its place
  * @param section the heading to show above it, or empty
  * @param passage the passage to show above it as HTML, or empty
+ * @param parts what is printed below the stem of pairs, orders, grids and banks
  * @param answer what is right where there are no options, as a teacher types it
  * @param firstLine where its stem begins in the source
  */
@@ -41,6 +42,7 @@ record QuestionCard(
         String stemTyped,
         List<OptionRow> options,
         boolean several,
+        List<String> parts,
         String answer,
         boolean keyed,
         String points,
@@ -111,6 +113,7 @@ record QuestionCard(
                 particulars.stem().typed(),
                 choice ? options((ChoiceQuestion) question, origin, html) : List.of(),
                 choice && ((ChoiceQuestion) question).takesSeveral(),
+                question.match(new PrintedParts()),
                 choice ? "" : AnswerText.of(question),
                 question.isKeyed(),
                 Marker.most(question).stripTrailingZeros().toPlainString(),

@@ -1,0 +1,69 @@
+package org.tidyleaf.web.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Match;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Order;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.TextEntry;
+
+/** What the card of a question of several parts lists besides its key. */
+record PrintedParts() implements Question.Cases<List<String>> {
+
+    @Override
+    public List<String> match(Match question) {
+        List<String> parts =
+                new ArrayList<>(question.lefts().stream().map(Prose::plain).toList());
+        parts.add("to choose from: " + joined(question.targets()));
+        return parts;
+    }
+
+    @Override
+    public List<String> order(Order question) {
+        return question.items().stream().map(Prose::plain).toList();
+    }
+
+    @Override
+    public List<String> grid(Grid question) {
+        List<String> parts =
+                new ArrayList<>(question.rows().stream().map(Prose::plain).toList());
+        parts.add("columns: " + String.join(" \u00b7 ", question.columns()));
+        return parts;
+    }
+
+    @Override
+    public List<String> gapMatch(GapMatch question) {
+        return List.of("words: " + String.join(" \u00b7 ", question.words()));
+    }
+
+    private static String joined(List<Prose> proses) {
+        return proses.stream().map(Prose::plain).collect(Collectors.joining(" \u00b7 "));
+    }
+
+    @Override
+    public List<String> choice(ChoiceQuestion question) {
+        return List.of();
+    }
+
+    @Override
+    public List<String> textEntry(TextEntry question) {
+        return List.of();
+    }
+
+    @Override
+    public List<String> numericEntry(NumericEntry question) {
+        return List.of();
+    }
+
+    @Override
+    public List<String> extendedText(ExtendedText question) {
+        return List.of();
+    }
+}
