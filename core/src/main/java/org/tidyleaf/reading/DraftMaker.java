@@ -22,6 +22,7 @@ final class DraftMaker {
 
     private static final Pattern RANGE = Vocabulary.pattern(
             "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
+    private static final int LONGEST_JUDGEMENT = 20;
     private static final String BOX = "(?:[\u2610\u2611\u25a1\u25cb\u25ef]\\s*)?";
     private static final List<Pattern> JUDGEMENTS = Stream.concat(
                     Vocabulary.ALL.pairs().stream()
@@ -228,6 +229,9 @@ final class DraftMaker {
     /** Cuts points and a printed "True / False" off the end, then keeps the rest. */
     private void addStem(Draft draft, Segment whole) {
         Segment rest = whole;
+        if (isWrappedJudgement(draft, whole)) {
+            return;
+        }
         for (int round = 0; round < 2; round++) {
             rest = withoutPoints(draft, rest);
             rest = withoutJudgement(draft, rest);
@@ -240,6 +244,29 @@ final class DraftMaker {
         if (!source.text(rest).isBlank()) {
             draft.stem.add(rest);
         }
+    }
+
+    /** "… True /" with "False" on the next line: the pair is taken off both lines. */
+    private boolean isWrappedJudgement(Draft draft, Segment second) {
+        if (draft.stem.isEmpty()
+                || !draft.judgement.isEmpty()
+                || source.text(second).length() > LONGEST_JUDGEMENT) {
+            return false;
+        }
+        Segment first = draft.stem.get(draft.stem.size() - 1);
+        String above = source.text(first);
+        for (Pattern pattern : JUDGEMENTS) {
+            Matcher matcher = pattern.matcher(above + " " + source.text(second));
+            if (matcher.find() && matcher.start() > 0 && matcher.start() < above.length()) {
+                draft.judgement = matcher.group(1).length() > 1
+                        ? List.of(matcher.group(1), matcher.group(2))
+                        : List.of("True", "False");
+                draft.stem.set(
+                        draft.stem.size() - 1, new Segment(first.line(), first.from(), first.from() + matcher.start()));
+                return true;
+            }
+        }
+        return false;
     }
 
     private Segment withoutPoints(Draft draft, Segment segment) {
@@ -348,7 +375,8 @@ final class DraftMaker {
         if (ANSWER_BLANK.matcher(said.text()).matches()) {
             draft.writingLines++;
         } else {
-            (cues.announces(Cues.Announces.MODEL) ? draft.models : draft.keys).add(said);
+            boolean model = cues.announces(Cues.Announces.MODEL) || step.more() && draft.keys.isEmpty();
+            (model ? draft.models : draft.keys).add(said);
         }
     }
 

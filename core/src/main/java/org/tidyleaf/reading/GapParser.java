@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
 /** Reads accepted spellings: "colour / color", "(1) rises (2) sinks", "bedding; bed". */
 final class GapParser {
 
-    private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:]\\s*");
+    private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:](?!\\d)\\s*");
     private static final String OTHER_SPELLING =
             "\\s*(?:/|;|\\||(?<=\\s)" + Vocabulary.ALL.either("and") + "(?=\\s))\\s*";
 

@@ -29,10 +29,13 @@ final class LabelFinder {
     /** All labels that begin exactly at a place of a line, the more telling ones first; empty where there is none. */
     static List<Label> find(String text, int at, int end) {
         List<Label> labels = new ArrayList<>();
+        if (sign(BOX, Label.Kind.BOX, text, at, end, labels)) {
+            // "[x]" is a ticked box and no letter.
+            return labels;
+        }
         number(text, at, end, labels);
         letter(text, at, end, labels);
         roman(text, at, end, labels);
-        sign(BOX, Label.Kind.BOX, text, at, end, labels);
         sign(BULLET, Label.Kind.BULLET, text, at, end, labels);
         code(text, at, end, labels);
         return labels;
@@ -83,11 +86,13 @@ final class LabelFinder {
         return (open == null ? "" : open) + middle + close.strip();
     }
 
-    private static void sign(Pattern pattern, Label.Kind kind, String text, int at, int end, List<Label> labels) {
+    private static boolean sign(Pattern pattern, Label.Kind kind, String text, int at, int end, List<Label> labels) {
         Matcher m = at(pattern, text, at, end);
         if (m.lookingAt()) {
             labels.add(new Label(kind, 0, m.group().strip(), kind.name(), at, m.end()));
+            return true;
         }
+        return false;
     }
 
     private static void code(String text, int at, int end, List<Label> labels) {

@@ -26,6 +26,9 @@ final class QuestionMaker {
     /** A key of more words than this is a model answer. */
     private static final int SHORT_ANSWER_WORDS = 5;
 
+    /** Where nothing says how a question is to be answered, its type is a guess. */
+    private static final double GUESSED_TYPE = 0.4;
+
     private static final Pattern SEVERAL = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("several") + "\\b.*");
     private static final Pattern EXPLAIN =
             Vocabulary.pattern("(?:.*[.:!]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
@@ -62,7 +65,8 @@ final class QuestionMaker {
         // A key that came with the question's own parts was marked there.
         KeySource found = key.source() == KeySource.NONE ? KeySource.MARK : key.source();
         KeySource source = question.isKeyed() ? found : KeySource.NONE;
-        return new ReadQuestion(question, evidence(drafts, index, key), source, doubt(draft, key), stem, options);
+        return new ReadQuestion(
+                question, evidence(drafts, index, key), source, doubt(draft, question, key), stem, options);
     }
 
     private Particulars particulars(Draft draft) {
@@ -197,8 +201,12 @@ final class QuestionMaker {
         return evidence;
     }
 
-    private static double doubt(Draft draft, GatheredKey key) {
+    private static double doubt(Draft draft, Question question, GatheredKey key) {
+        boolean guessed = question instanceof ExtendedText open
+                && open.answer().isEmpty()
+                && draft.writingLines == 0
+                && !EXPLAIN.matcher(open.particulars().stem().plain()).matches();
         double doubt = key.conflict().isPresent() ? Math.max(draft.doubt, 0.5) : draft.doubt;
-        return Math.round(doubt * 1000) / 1000.0;
+        return Math.round(Math.max(doubt, guessed ? GUESSED_TYPE : 0) * 1000) / 1000.0;
     }
 }

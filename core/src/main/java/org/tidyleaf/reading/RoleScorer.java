@@ -119,7 +119,7 @@ final class RoleScorer {
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
         fit += to.more() ? CLEAR + flow(cues, before) : 0;
-        fit += to.more() && cues.line().layout().cell().isPresent() ? CLEAR : 0;
+        fit += to.more() && isTabular(cues) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) ? SURE : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
@@ -166,7 +166,7 @@ final class RoleScorer {
         boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
         boolean onlyNumber = before.filter(this::isOnlyNumber).isPresent();
         fit += onlyNumber ? CLEAR : 0;
-        fit += flow(cues, before);
+        fit += flow(cues, before) + (isTabular(cues) ? LEANING : 0);
         fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;
         fit -= cues.spaceBefore() > 0 ? LEANING : 0;
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
@@ -175,7 +175,14 @@ final class RoleScorer {
         fit -= cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= from.role() != Role.STEM ? SLIGHT : 0;
+        // A stem does not go on below its key.
+        boolean answered = from.role() == Role.KEY || from.role() == Role.FEEDBACK || from.role() == Role.HINT;
+        fit -= answered ? CLEAR : 0;
         return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    private static boolean isTabular(Cues cues) {
+        return cues.line().layout().cell().isPresent() || cues.text().split("\t").length >= 3;
     }
 
     /** How well a line goes on in the middle of the sentence above, whatever that is. */
@@ -271,7 +278,8 @@ final class RoleScorer {
     }
 
     private double aside(int index, Cues cues, Step from) {
-        double fit = from.inQuestion() ? -LEANING : SLIGHT;
+        boolean furniture = cues.is(Trait.WRITING_LINE) || cues.is(Trait.RULE) || cues.is(Trait.OFF_BODY);
+        double fit = furniture ? 0 : from.inQuestion() ? -LEANING : SLIGHT;
         fit += cues.is(Trait.FILL_IN) && habits.stemLabel(cues).isEmpty() ? SURE : 0;
         fit += cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0;
         fit += cues.is(Trait.OFF_BODY) ? 2 * SURE : 0;
