@@ -4,7 +4,10 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
 /** The commands of the terminal: {@code tidyleaf read FILE}. */
-@Command(name = "tidyleaf", subcommands = ReadCommand.class, mixinStandardHelpOptions = true)
+@Command(
+        name = "tidyleaf",
+        subcommands = {ReadCommand.class, BenchCommand.class},
+        mixinStandardHelpOptions = true)
 public final class Main {
 
     private Main() {}

@@ -17,9 +17,9 @@ import org.tidyleaf.source.Cell;
 final class BlockFinder {
 
     private static final Vocabulary WORDS = Vocabulary.ALL;
-    private static final Pattern MATCH = Vocabulary.pattern(".*\\b" + WORDS.either("match") + "\\b.*");
-    private static final Pattern ORDER = Vocabulary.pattern(".*\\b" + WORDS.either("order") + "\\b.*");
-    private static final Pattern BANK = Vocabulary.pattern(".*\\b" + WORDS.either("bank") + "\\b.*");
+    private static final Pattern MATCH = Vocabulary.pattern("\\b" + WORDS.either("match") + "\\b");
+    private static final Pattern ORDER = Vocabulary.pattern("\\b" + WORDS.either("order") + "\\b");
+    private static final Pattern BANK = Vocabulary.pattern("\\b" + WORDS.either("bank") + "\\b");
 
     /** Two sides of a pair on one line: a tab, a wide space, an equals sign or an arrow stands between them. */
     static final Pattern BETWEEN = Pattern.compile("\\s*\\t\\s*|\\s{3,}|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
@@ -54,11 +54,14 @@ final class BlockFinder {
         List<Integer> table = tableBelow(lead + 1);
         if (!table.isEmpty() && isGrid(table)) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
-        } else if (MATCH.matcher(cues.text()).matches()) {
+        } else if (WORDS.mentions(cues.words(), "match")
+                && MATCH.matcher(cues.text()).find()) {
             pairs(lead + 1, table);
-        } else if (BANK.matcher(cues.text()).matches()) {
+        } else if (WORDS.mentions(cues.words(), "bank")
+                && BANK.matcher(cues.text()).find()) {
             bank(lead + 1, table);
-        } else if (ORDER.matcher(cues.text()).matches()) {
+        } else if (WORDS.mentions(cues.words(), "order")
+                && ORDER.matcher(cues.text()).find()) {
             steps(lead + 1);
         }
     }

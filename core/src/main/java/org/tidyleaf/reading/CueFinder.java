@@ -28,6 +28,8 @@ final class CueFinder {
     /** Passages and explanations are longer than this. */
     private static final int LONG = 220;
 
+    private static final int EARLY = 40;
+
     private static final Vocabulary WORDS = Vocabulary.ALL;
     private static final String DELIMITER = "\\s*(?:[:=]|\\.(?=\\s)|\\s[-\u2013](?=\\s))\\s*";
 
@@ -55,7 +57,7 @@ final class CueFinder {
             WORDS.either("section") + "\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
     private static final Pattern INSTRUCTION =
             Vocabulary.pattern("(?:.{0,60}[.!:(]\\s*)?" + WORDS.either("instruction") + "\\b.*");
-    private static final Pattern PASSAGE = Vocabulary.pattern(".{0,40}?\\b" + WORDS.either("passage") + "\\b.*");
+    private static final Pattern PASSAGE = Vocabulary.pattern("\\b" + WORDS.either("passage") + "\\b");
     private static final Pattern RANGE =
             Vocabulary.pattern(".*?\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + WORDS.either("to") + ")\\s*(\\d{1,3})\\b.*");
     private static final Pattern END = Vocabulary.pattern("\\W{0,8}" + WORDS.either("end") + "\\b.*");
@@ -85,6 +87,7 @@ final class CueFinder {
     private static Cues find(Line line, Piece piece) {
         Segment segment = piece.segment();
         String text = line.text().substring(segment.from(), segment.to()).strip();
+        Set<String> words = Vocabulary.wordsOf(text);
         Optional<Sign> before = signBefore(line, segment);
         Optional<Margin> margin = before.isPresent() ? Optional.empty() : margin(line, segment);
         int start = before.map(Sign::to).or(() -> margin.map(Margin::to)).orElse(segment.from());
@@ -94,7 +97,16 @@ final class CueFinder {
         List<Label> labels = behindBox.isEmpty() ? first : behindBox;
         Optional<Sign> sign =
                 before.or(() -> signBehindLabel(line, segment, labels)).or(() -> signAfter(line, segment));
-        return new Cues(piece, line, text, margin, labels, sign, lead(line, segment), traits(line, segment, text));
+        return new Cues(
+                piece,
+                line,
+                text,
+                margin,
+                labels,
+                sign,
+                lead(line, segment, words),
+                words,
+                traits(line, segment, text, words));
     }
 
     /** "☐ a) wax": the letter counts, the box is only there to be ticked. */
@@ -157,7 +169,10 @@ final class CueFinder {
         return place == 0 ? "" : pair.group(place);
     }
 
-    private static Optional<Lead> lead(Line line, Segment segment) {
+    private static Optional<Lead> lead(Line line, Segment segment, Set<String> words) {
+        if (!WORDS.mentions(words, "answer", "model", "feedback", "hint", "label")) {
+            return Optional.empty();
+        }
         int from = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
         Matcher matcher = LEAD.matcher(line.text()).region(from, segment.to());
         if (!matcher.lookingAt()) {
@@ -174,34 +189,64 @@ final class CueFinder {
         return Optional.of(new Lead(announces, matcher.end()));
     }
 
-    private static Set<Trait> traits(Line line, Segment segment, String text) {
+    private static Set<Trait> traits(Line line, Segment segment, String text, Set<String> words) {
         Set<Trait> traits = EnumSet.noneOf(Trait.class);
-        words(text, traits);
+        words(text, words, traits);
         form(line, segment, text, traits);
         return traits;
     }
 
-    private static void words(String text, Set<Trait> traits) {
+    private static void words(String text, Set<String> words, Set<Trait> traits) {
         add(
                 traits,
                 Trait.FILL_IN,
-                FILL_IN.matcher(text).find() || FILL_IN_BARE.matcher(text).matches());
+                WORDS.mentions(words, "fill")
+                        && (FILL_IN.matcher(text).find()
+                                || FILL_IN_BARE.matcher(text).matches()));
         add(traits, Trait.RULE, RULE.matcher(text).matches());
         add(traits, Trait.WRITING_LINE, WRITING.matcher(text).matches());
         add(
                 traits,
                 Trait.SECTION_WORD,
-                text.length() < SHORT * 2 && SECTION.matcher(text).matches());
-        add(traits, Trait.INSTRUCTION_WORD, INSTRUCTION.matcher(text).matches());
-        add(traits, Trait.RANGE, RANGE.matcher(text).matches());
-        add(traits, Trait.PASSAGE_WORD, PASSAGE.matcher(text).matches());
-        add(traits, Trait.POINTS_ONLY, PointsFinder.isPointsOnly(text));
-        add(traits, Trait.POINTS_EACH, PointsFinder.each(text).isPresent());
-        add(traits, Trait.END_WORD, text.length() < SHORT && END.matcher(text).matches());
-        add(traits, Trait.JUDGEMENT_WORD, isJudgement(text));
+                text.length() < SHORT * 2
+                        && WORDS.mentions(words, "section")
+                        && SECTION.matcher(text).matches());
+        add(
+                traits,
+                Trait.INSTRUCTION_WORD,
+                WORDS.mentions(words, "instruction")
+                        && INSTRUCTION.matcher(text).matches());
+        add(traits, Trait.RANGE, hasTwoNumbers(words) && RANGE.matcher(text).matches());
+        add(traits, Trait.PASSAGE_WORD, WORDS.mentions(words, "passage") && isAnnouncedEarly(text));
+        add(traits, Trait.POINTS_ONLY, WORDS.mentions(words, "points") && PointsFinder.isPointsOnly(text));
+        add(
+                traits,
+                Trait.POINTS_EACH,
+                WORDS.mentions(words, "points") && PointsFinder.each(text).isPresent());
+        add(
+                traits,
+                Trait.END_WORD,
+                text.length() < SHORT
+                        && WORDS.mentions(words, "end")
+                        && END.matcher(text).matches());
+        add(traits, Trait.JUDGEMENT_WORD, words.size() <= 2 && isJudgement(text));
         add(traits, Trait.QUESTION_MARK, text.endsWith("?"));
         add(traits, Trait.COLON, text.endsWith(":"));
         add(traits, Trait.GAP, GAP.matcher(text).find());
+    }
+
+    /** Words that announce a passage stand near the beginning of its lead. */
+    private static boolean isAnnouncedEarly(String text) {
+        Matcher matcher = PASSAGE.matcher(text);
+        return matcher.find() && matcher.start() <= EARLY;
+    }
+
+    private static boolean hasTwoNumbers(Set<String> words) {
+        return words.stream()
+                        .filter(word -> Character.isDigit(word.charAt(0)))
+                        .limit(2)
+                        .count()
+                == 2;
     }
 
     private static boolean isJudgement(String text) {
@@ -224,6 +269,7 @@ final class CueFinder {
         add(traits, Trait.STARTS_LOWER, !text.isEmpty() && Character.isLowerCase(text.charAt(0)));
         add(traits, Trait.ENDS_SENTENCE, text.matches("(?s).*[.!?:;][\"'\u201d\u2019)\\]]?"));
         add(traits, Trait.FIGURE_ONLY, text.chars().allMatch(c -> c == Line.FIGURE || Character.isWhitespace(c)));
+        add(traits, Trait.TABULAR, line.layout().cell().isPresent() || text.split("\t", 4).length >= 3);
         add(traits, Trait.SHORT, text.length() < SHORT);
         add(traits, Trait.LONG, text.length() > LONG);
     }

@@ -13,6 +13,7 @@ import org.tidyleaf.source.Line;
  * @param margin what stands before the number, if anything does
  * @param sign where a key's sign was found, if any
  * @param lead what its first word announces, if anything
+ * @param words its words in lower case
  * @param traits everything that is either so or not
  */
 record Cues(
@@ -23,6 +24,7 @@ record Cues(
         List<Label> labels,
         Optional<Sign> sign,
         Optional<Lead> lead,
+        Set<String> words,
         Set<Trait> traits) {
 
     /**
@@ -80,6 +82,8 @@ record Cues(
         STARTS_LOWER,
         ENDS_SENTENCE,
         FIGURE_ONLY,
+        /** In a table, or parted by tabs as if it were. */
+        TABULAR,
         OFF_BODY,
         SHORT,
         LONG

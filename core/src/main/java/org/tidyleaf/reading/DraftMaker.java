@@ -23,6 +23,10 @@ final class DraftMaker {
     private static final Pattern RANGE = Vocabulary.pattern(
             "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
     private static final int LONGEST_JUDGEMENT = 20;
+
+    /** "( True / False )" with its brackets, boxes and spaces. */
+    private static final int LONGEST_PAIR = 48;
+
     private static final String BOX = "(?:[\u2610\u2611\u25a1\u25cb\u25ef]\\s*)?";
     private static final List<Pattern> JUDGEMENTS = Stream.concat(
                     Vocabulary.ALL.pairs().stream()
@@ -113,7 +117,7 @@ final class DraftMaker {
 
     private void section(Cues cues) {
         open = Optional.empty();
-        Optional<PointsFinder.Found> each = PointsFinder.each(cues.text());
+        Optional<PointsFinder.Found> each = each(cues);
         pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
         String text = each.map(found ->
                         cues.text().substring(0, found.from()) + cues.text().substring(found.to()))
@@ -121,9 +125,13 @@ final class DraftMaker {
         sections.add(new Section(text.strip(), Prose.EMPTY));
     }
 
+    private static Optional<PointsFinder.Found> each(Cues cues) {
+        return Vocabulary.ALL.mentions(cues.words(), "points") ? PointsFinder.each(cues.text()) : Optional.empty();
+    }
+
     private void instruction(Cues cues) {
         open = Optional.empty();
-        PointsFinder.each(cues.text()).ifPresent(this::pointsForEach);
+        each(cues).ifPresent(this::pointsForEach);
         if (!sections.isEmpty()) {
             Section section = sections.remove(sections.size() - 1);
             List<Inline> parts = new ArrayList<>(section.instructions().parts());
@@ -279,8 +287,10 @@ final class DraftMaker {
     }
 
     private Segment withoutJudgement(Draft draft, Segment segment) {
+        String text = source.text(segment);
+        int end = Math.max(0, text.length() - LONGEST_PAIR);
         for (Pattern pattern : JUDGEMENTS) {
-            Matcher matcher = pattern.matcher(source.text(segment));
+            Matcher matcher = pattern.matcher(text).region(end, text.length());
             if (matcher.find() && matcher.start() > 0) {
                 boolean words = matcher.group(1).length() > 1;
                 int place = source.line(segment.line())
@@ -330,7 +340,7 @@ final class DraftMaker {
     }
 
     private void aside(int index, Cues cues) {
-        PointsFinder.each(cues.text()).ifPresent(this::pointsForEach);
+        each(cues).ifPresent(this::pointsForEach);
         if (cues.announces(Cues.Announces.LABEL)) {
             Optional<BigDecimal> points = PointsFinder.labelled(cues.text());
             if (stemFollows(index)) {
@@ -359,7 +369,14 @@ final class DraftMaker {
                         .add(announced(cues, piece.step()));
             }
             case PAIR -> draft.pairs.add(cues);
-            case ROW -> draft.rows.add(cues);
+            case ROW -> {
+                // A pinned line outside of any table can only go on with the question.
+                if (cues.line().layout().cell().isPresent()) {
+                    draft.rows.add(cues);
+                } else {
+                    addStem(draft, cues.piece().segment());
+                }
+            }
             case WORDS -> draft.words.add(cues);
             case HINT -> draft.hints.add(announced(cues, piece.step()));
             default -> {

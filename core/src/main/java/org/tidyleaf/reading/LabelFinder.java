@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -25,6 +26,13 @@ final class LabelFinder {
             "((?=[A-Z0-9.-]*\\d)(?=[A-Z0-9.-]*[A-Z])[A-Z0-9]{2,8}(?:[.-][A-Z0-9]{1,6})?)[.):]?(\\s+|$)");
 
     private LabelFinder() {}
+
+    /** The letter label that begins at a place, if one does. */
+    static Optional<Label> letterAt(String text, int at, int end) {
+        List<Label> labels = new ArrayList<>();
+        letter(text, at, end, labels);
+        return labels.stream().findFirst();
+    }
 
     /** All labels that begin exactly at a place of a line, the more telling ones first; empty where there is none. */
     static List<Label> find(String text, int at, int end) {

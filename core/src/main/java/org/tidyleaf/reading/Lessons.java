@@ -34,6 +34,9 @@ final class Lessons {
     }
 
     double weight(Cues cues, Role role, boolean more) {
+        if (learned.isEmpty()) {
+            return 0;
+        }
         Pins.Pin pin = learned.get(likeness(cues));
         return pin != null && pin.role() == role && pin.more() == more ? WEIGHT : 0;
     }

@@ -43,7 +43,8 @@ final class PartsMaker {
             return Optional.of(match(draft, particulars, key.text().orElse("")));
         }
         if (!draft.rows.isEmpty()) {
-            return Optional.of(grid(draft, particulars));
+            Grid grid = grid(draft, particulars);
+            return grid.rows().isEmpty() ? Optional.empty() : Optional.of(grid);
         }
         if (!draft.words.isEmpty() && particulars.stem().gapCount() > 0) {
             return Optional.of(bank(draft, particulars, key.text().orElse("")));
@@ -187,7 +188,7 @@ final class PartsMaker {
                         columns.add(cues.text());
                     }
                 });
-            } else {
+            } else if (row.containsKey(0)) {
                 rows.add(prose.text(List.of(row.get(0).piece().segment())));
                 key.add(ticked(row, places));
             }

@@ -34,12 +34,9 @@ final class PieceSplitter {
         String text = line.text();
         for (int at = 0; at < text.length(); at++) {
             if (at == 0 || Character.isWhitespace(text.charAt(at - 1)) || text.charAt(at - 1) == '*') {
-                for (Label label : LabelFinder.find(text, at, text.length())) {
-                    if (label.kind() == Label.Kind.LETTER) {
-                        byShape.computeIfAbsent(label.shape(), s -> new ArrayList<>())
-                                .add(label);
-                    }
-                }
+                LabelFinder.letterAt(text, at, text.length())
+                        .ifPresent(label -> byShape.computeIfAbsent(label.shape(), s -> new ArrayList<>())
+                                .add(label));
             }
         }
         List<Integer> best = List.of();

@@ -29,7 +29,7 @@ final class QuestionMaker {
     /** Where nothing says how a question is to be answered, its type is a guess. */
     private static final double GUESSED_TYPE = 0.4;
 
-    private static final Pattern SEVERAL = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("several") + "\\b.*");
+    private static final Pattern SEVERAL = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several") + "\\b");
     private static final Pattern EXPLAIN =
             Vocabulary.pattern("(?:.*[.:!]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
     private static final Pattern NUMBER_ASKED =
@@ -106,7 +106,7 @@ final class QuestionMaker {
         }
         boolean several = key.chosen().size() > 1
                 || key.chosen().isEmpty()
-                        && SEVERAL.matcher(particulars.stem().plain()).matches();
+                        && SEVERAL.matcher(particulars.stem().plain()).find();
         return several
                 ? new MultipleChoice(particulars, options, key.chosen())
                 : new SingleChoice(particulars, options, key.chosen());

@@ -35,7 +35,7 @@ final class RoleAssigner {
         this.all = all;
         this.habits = habits;
         this.pins = pins;
-        this.scorer = new RoleScorer(habits, lessons);
+        this.scorer = new RoleScorer(all, habits, lessons);
     }
 
     /** @param layouts what an answer list or the heads of a table have settled already */

@@ -1,5 +1,8 @@
 package org.tidyleaf.reading;
 
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
@@ -20,9 +23,15 @@ final class RoleScorer {
 
     private final Habits habits;
     private final Lessons lessons;
+    private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
+    private final Map<Cues, Optional<Label>> optionLabels = new IdentityHashMap<>();
 
-    RoleScorer(Habits habits, Lessons lessons) {
+    RoleScorer(List<Cues> all, Habits habits, Lessons lessons) {
         this.habits = habits;
+        all.forEach(cues -> {
+            stemLabels.put(cues, habits.stemLabel(cues).isPresent());
+            optionLabels.put(cues, habits.optionLabel(cues));
+        });
         this.lessons = lessons;
     }
 
@@ -51,6 +60,14 @@ final class RoleScorer {
                 };
     }
 
+    private boolean hasStemLabel(Cues cues) {
+        return stemLabels.getOrDefault(cues, false);
+    }
+
+    private Optional<Label> optionLabel(Cues cues) {
+        return optionLabels.getOrDefault(cues, Optional.empty());
+    }
+
     private static double offBody(Cues cues, Step to) {
         return cues.is(Trait.OFF_BODY) && to.role() != Role.ASIDE ? -2 * SURE : 0;
     }
@@ -75,7 +92,7 @@ final class RoleScorer {
     }
 
     private boolean hasOwnLabel(Cues cues) {
-        return habits.stemLabel(cues).isPresent() || habits.optionLabel(cues).isPresent();
+        return hasStemLabel(cues) || optionLabel(cues).isPresent();
     }
 
     private double section(int index, Cues cues, Step from) {
@@ -93,7 +110,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.STARTS_LOWER) ? SURE : 0;
         fit -= from.option() == Step.BEFORE_TITLE ? LEANING : 0;
         fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
-        fit -= habits.optionLabel(cues).isPresent() ? CLEAR : 0;
+        fit -= optionLabel(cues).isPresent() ? CLEAR : 0;
         return fit - (isNextStem(index) ? SURE : 0);
     }
 
@@ -108,7 +125,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.sign().isPresent() ? CLEAR : 0;
-        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+        return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
     }
 
     private double stimulus(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
@@ -119,12 +136,12 @@ final class RoleScorer {
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
         fit += to.more() ? CLEAR + flow(cues, before) : 0;
-        fit += to.more() && isTabular(cues) ? LEANING : 0;
+        fit += to.more() && cues.is(Trait.TABULAR) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) ? SURE : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
-        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+        return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
     }
 
     private double stem(int index, Cues cues, Step from) {
@@ -132,7 +149,7 @@ final class RoleScorer {
         if (isNextStem(index)) {
             fit += SURE;
         } else if (habits.numbersStems()) {
-            fit -= habits.stemLabel(cues).isPresent() ? SLIGHT : CLEAR + SLIGHT;
+            fit -= hasStemLabel(cues) ? SLIGHT : CLEAR + SLIGHT;
         } else {
             fit += cues.spaceBefore() > 0 ? LEANING : -CLEAR;
             fit += cues.is(Trait.GAP) ? LEANING : 0;
@@ -140,7 +157,7 @@ final class RoleScorer {
         fit += cues.is(Trait.QUESTION_MARK) || cues.is(Trait.COLON) ? LEANING : 0;
         fit += cues.margin().isPresent() ? CLEAR : 0;
         fit -= notStem(cues);
-        fit -= habits.optionLabel(cues).isPresent() && !isNextStem(index) ? SURE : 0;
+        fit -= optionLabel(cues).isPresent() && !isNextStem(index) ? SURE : 0;
         fit -= from.option() == 1 ? LEANING : 0;
         fit -= from.option() == 0 && !habits.numbersStems() ? LEANING + SLIGHT : 0;
         fit -= from.option() == Step.BEFORE_TITLE && !isNextStem(index) ? LEANING : 0;
@@ -166,7 +183,7 @@ final class RoleScorer {
         boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
         boolean onlyNumber = before.filter(this::isOnlyNumber).isPresent();
         fit += onlyNumber ? CLEAR : 0;
-        fit += flow(cues, before) + (isTabular(cues) ? LEANING : 0);
+        fit += flow(cues, before) + (cues.is(Trait.TABULAR) ? LEANING : 0);
         fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;
         fit -= cues.spaceBefore() > 0 ? LEANING : 0;
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
@@ -178,11 +195,7 @@ final class RoleScorer {
         // A stem does not go on below its key.
         boolean answered = from.role() == Role.KEY || from.role() == Role.FEEDBACK || from.role() == Role.HINT;
         fit -= answered ? CLEAR : 0;
-        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
-    }
-
-    private static boolean isTabular(Cues cues) {
-        return cues.line().layout().cell().isPresent() || cues.text().split("\t").length >= 3;
+        return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
     }
 
     /** How well a line goes on in the middle of the sentence above, whatever that is. */
@@ -214,7 +227,7 @@ final class RoleScorer {
     }
 
     private double option(Cues cues, Optional<Cues> before, Step from, Step to) {
-        Optional<Label> label = habits.optionLabel(cues);
+        Optional<Label> label = optionLabel(cues);
         boolean ticked =
                 cues.labels().stream().anyMatch(l -> l.kind() == Label.Kind.BULLET || l.kind() == Label.Kind.BOX);
         double fit;
@@ -247,7 +260,7 @@ final class RoleScorer {
         boolean stemOpen = from.option() == 0
                 && before.filter(b -> b.is(Trait.ENDS_SENTENCE)).isEmpty();
         fit -= stemOpen && cues.is(Trait.STARTS_LOWER) && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
-        return fit - (habits.stemLabel(cues).isPresent() ? SURE : 0);
+        return fit - (hasStemLabel(cues) ? SURE : 0);
     }
 
     private double optionGoesOn(int index, Cues cues, Optional<Cues> before) {
@@ -257,14 +270,14 @@ final class RoleScorer {
         fit -= cues.is(Trait.BOLD) && before.filter(b -> b.is(Trait.BOLD)).isEmpty() ? LEANING : 0;
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) || cues.is(Trait.CAPITALS) ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.POINTS_ONLY) ? SURE : 0;
-        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : 0);
+        return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
     }
 
     private double announced(int index, Cues cues, Optional<Cues> before, Step to, Announces... kinds) {
         if (to.more()) {
             double fit =
                     flow(cues, before) - (cues.spaceBefore() > 0 || cues.lead().isPresent() ? CLEAR : 0);
-            return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? SURE : SLIGHT);
+            return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : SLIGHT);
         }
         if (to.role() == Role.KEY && cues.is(Trait.LONE_JUDGEMENT) && to.option() == 0) {
             return SURE;
@@ -280,13 +293,13 @@ final class RoleScorer {
     private double aside(int index, Cues cues, Step from) {
         boolean furniture = cues.is(Trait.WRITING_LINE) || cues.is(Trait.RULE) || cues.is(Trait.OFF_BODY);
         double fit = furniture ? 0 : from.inQuestion() ? -LEANING : SLIGHT;
-        fit += cues.is(Trait.FILL_IN) && habits.stemLabel(cues).isEmpty() ? SURE : 0;
+        fit += cues.is(Trait.FILL_IN) && !hasStemLabel(cues) ? SURE : 0;
         fit += cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0;
         fit += cues.is(Trait.OFF_BODY) ? 2 * SURE : 0;
         fit += cues.is(Trait.END_WORD) && cues.labels().isEmpty() ? CLEAR : 0;
         fit += cues.announces(Announces.LABEL) ? SURE : 0;
         fit += cues.spaceBefore() > 0 && from.inQuestion() ? SLIGHT : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) ? LEANING : 0;
-        return fit - (isNextStem(index) || habits.optionLabel(cues).isPresent() ? CLEAR : 0);
+        return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? CLEAR : 0);
     }
 }

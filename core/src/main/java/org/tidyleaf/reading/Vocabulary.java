@@ -26,6 +26,8 @@ final class Vocabulary {
     static final Vocabulary ALL = new Vocabulary(List.of("en", "de", "fr", "es", "it", "pt", "nl", "pl"));
 
     private final Map<String, Set<String>> words = new HashMap<>();
+    private final Map<String, Set<String>> firstWords = new HashMap<>();
+    private final List<String[]> pairs;
     private final Map<String, BigDecimal> numbers = new HashMap<>();
 
     private Vocabulary(List<String> languages) {
@@ -40,6 +42,24 @@ final class Vocabulary {
                 }
             });
         }
+        pairs = words.getOrDefault("pairs", Set.of()).stream()
+                .sorted()
+                .map(pair -> pair.split("/"))
+                .toList();
+        words.forEach((kind, alternatives) -> firstWords.put(kind, firstWords(alternatives)));
+    }
+
+    /** The first word of each alternative. */
+    private static Set<String> firstWords(Set<String> alternatives) {
+        Set<String> first = new HashSet<>();
+        for (String alternative : alternatives) {
+            Pattern.compile("[^\\p{L}\\d]+")
+                    .splitAsStream(alternative)
+                    .filter(w -> !w.isEmpty())
+                    .findFirst()
+                    .ifPresent(first::add);
+        }
+        return first;
     }
 
     private static Properties load(String language) {
@@ -61,6 +81,38 @@ final class Vocabulary {
         return Optional.ofNullable(numbers.get(word.toLowerCase(Locale.ROOT)));
     }
 
+    /** The lower-case words of a text, each once. */
+    static Set<String> wordsOf(String text) {
+        Set<String> found = new HashSet<>();
+        int from = -1;
+        for (int i = 0; i <= text.length(); i++) {
+            boolean letter = i < text.length() && Character.isLetterOrDigit(text.charAt(i));
+            if (letter && from < 0) {
+                from = i;
+            } else if (!letter && from >= 0) {
+                found.add(text.substring(from, i).toLowerCase(Locale.ROOT));
+                from = -1;
+            }
+        }
+        return found;
+    }
+
+    /**
+     * Whether any alternative of the kinds begins with one of the words: a cheap look before a pattern of hundreds of
+     * alternatives is tried at every place of a line.
+     */
+    boolean mentions(Set<String> words, String... kinds) {
+        for (String kind : kinds) {
+            Set<String> beginnings = firstWords.getOrDefault(kind, Set.of());
+            for (String word : words) {
+                if (beginnings.contains(word)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
     boolean has(String kind, String word) {
         return words.getOrDefault(kind, Set.of())
                 .contains(word.toLowerCase(Locale.ROOT).strip());
@@ -78,10 +130,7 @@ final class Vocabulary {
 
     /** The two words of each pair that a statement may be judged by: "true/false". */
     List<String[]> pairs() {
-        return words.getOrDefault("pairs", Set.of()).stream()
-                .sorted()
-                .map(pair -> pair.split("/"))
-                .toList();
+        return pairs;
     }
 
     static Pattern pattern(String regex) {
