@@ -30,6 +30,12 @@ final class PdfLayout {
     /** So many rows side by side make columns, fewer a table. */
     private static final int COLUMN_ROWS = 6;
 
+    /** The share of a page's height at its top and bottom where running heads stand. */
+    private static final float MARGIN = 0.1f;
+
+    /** In points: heads of two pages that stand within it stand at the same height. */
+    private static final float SAME_HEIGHT = 6;
+
     private PdfLayout() {}
 
     static void lines(List<PdfPage> pages, LineCollector lines, List<Figure> figures) {
@@ -37,7 +43,7 @@ final class PdfLayout {
         for (PdfPage page : pages) {
             all.add(inOrder(page, rows(page)));
         }
-        Set<String> running = running(all);
+        Set<String> running = running(pages, all);
         double pitch = pitch(all);
         for (int i = 0; i < pages.size(); i++) {
             page(pages.get(i), all.get(i), running, pitch, lines, figures);
@@ -158,15 +164,14 @@ final class PdfLayout {
         return column;
     }
 
-    /** Texts at the top or bottom of at least two pages, numbers aside. */
-    private static Set<String> running(List<List<Row>> pages) {
+    /** Texts at the same place in the margin of at least two pages, numbers aside. */
+    private static Set<String> running(List<PdfPage> pages, List<List<Row>> rows) {
         Map<String, Integer> seen = new HashMap<>();
-        for (List<Row> page : pages) {
+        for (int i = 0; i < pages.size(); i++) {
             Set<String> edge = new HashSet<>();
-            edges(page).stream()
-                    .map(PdfLayout::numberless)
-                    .filter(text -> text.chars().anyMatch(c -> Character.isLetter(c) || c == '#'))
-                    .forEach(edge::add);
+            for (Row row : edges(pages.get(i), rows.get(i))) {
+                edge.add(placed(row));
+            }
             edge.forEach(text -> seen.merge(text, 1, Integer::sum));
         }
         Set<String> running = new HashSet<>();
@@ -178,17 +183,17 @@ final class PdfLayout {
         return running;
     }
 
-    private static List<Row> edges(List<Row> page) {
-        List<Row> byHeight = new ArrayList<>(page);
-        byHeight.sort(Comparator.comparingDouble(Row::y));
-        int count = Math.min(2, byHeight.size());
-        List<Row> edges = new ArrayList<>(byHeight.subList(0, count));
-        edges.addAll(byHeight.subList(byHeight.size() - count, byHeight.size()));
-        return edges;
+    /** Its text without numbers, and its height on the page in steps of a few points. */
+    private static String placed(Row row) {
+        return Math.round(row.y() / SAME_HEIGHT) + " " + row.plain().replaceAll("\\d+", "#");
     }
 
-    private static String numberless(Row row) {
-        return row.plain().replaceAll("\\d+", "#");
+    /** Rows with words or numbers in the outer strips of a page, where heads and page numbers stand. */
+    private static List<Row> edges(PdfPage page, List<Row> rows) {
+        return rows.stream()
+                .filter(row -> row.y() < page.height() * MARGIN || row.y() > page.height() * (1 - MARGIN))
+                .filter(row -> row.plain().chars().anyMatch(Character::isLetterOrDigit))
+                .toList();
     }
 
     /** The usual distance of two rows, in sizes of their face. */
@@ -216,7 +221,7 @@ final class PdfLayout {
             List<Figure> figures) {
         List<PdfPage.Picture> waiting = new ArrayList<>(page.pictures());
         waiting.sort(Comparator.comparingDouble(PdfPage.Picture::y));
-        Set<Row> edges = new HashSet<>(edges(rows));
+        Set<Row> edges = new HashSet<>(edges(page, rows));
         float left = columnLeft(rows, 0);
         for (int i = 0; i < rows.size(); i++) {
             Row row = rows.get(i);
@@ -227,7 +232,7 @@ final class PdfLayout {
                     waiting.remove(picture);
                 }
             }
-            boolean repeated = edges.contains(row) && running.contains(numberless(row));
+            boolean repeated = edges.contains(row) && running.contains(placed(row));
             Place place = !repeated ? Place.BODY : row.y() < page.height() / 2 ? Place.HEADER : Place.FOOTER;
             boolean apart = i > 0 && (row.y() - rows.get(i - 1).y()) / row.size() > pitch * 1.35;
             if (apart) {

@@ -78,6 +78,10 @@ final class CueFinder {
 
     private static void markLoneJudgements(List<Cues> all) {
         for (int i = 0; i < all.size(); i++) {
+            // "… True /" wraps: the word below it is half of the pair.
+            if (i > 0 && all.get(i - 1).text().endsWith("/")) {
+                all.get(i).traits().remove(Trait.JUDGEMENT_WORD);
+            }
             boolean above = i > 0 && all.get(i - 1).is(Trait.JUDGEMENT_WORD);
             boolean below = i + 1 < all.size() && all.get(i + 1).is(Trait.JUDGEMENT_WORD);
             add(all.get(i).traits(), Trait.LONE_JUDGEMENT, all.get(i).is(Trait.JUDGEMENT_WORD) && !above && !below);

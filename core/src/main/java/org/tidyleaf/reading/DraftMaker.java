@@ -265,7 +265,7 @@ final class DraftMaker {
         String above = source.text(first);
         for (Pattern pattern : JUDGEMENTS) {
             Matcher matcher = pattern.matcher(above + " " + source.text(second));
-            if (matcher.find() && matcher.start() > 0 && matcher.start() < above.length()) {
+            if (matcher.find() && matcher.start() > 0 && matcher.start() <= above.length()) {
                 draft.judgement = matcher.group(1).length() > 1
                         ? List.of(matcher.group(1), matcher.group(2))
                         : List.of("True", "False");

@@ -112,7 +112,8 @@ final class KeyListFinder {
         if (run.lookingAt() && run.end() > cues.text().length() - 3) {
             run(run, cues.line().number());
         }
-        if (items.size() == before) {
+        boolean onlyNumbers = numberRow.length > 0 && numberPiece == piece;
+        if (items.size() == before && !onlyNumbers) {
             numbered(cues);
         }
         if (items.size() > before || FILE_HEADING.matcher(cues.text()).matches()) {

@@ -16,7 +16,7 @@ import java.util.Optional;
 final class RoleAssigner {
 
     /** Steps kept for each piece; the best sequence was never seen to pass through a worse one. */
-    private static final int BEAM = 24;
+    private static final int BEAM = 12;
 
     /** More options than any test prints for one question. */
     private static final int MOST_OPTIONS = 40;

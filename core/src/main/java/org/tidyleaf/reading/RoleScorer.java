@@ -137,6 +137,8 @@ final class RoleScorer {
         fit += cues.is(Trait.LONG) ? LEANING : 0;
         fit += to.more() ? CLEAR + flow(cues, before) : 0;
         fit += to.more() && cues.is(Trait.TABULAR) ? LEANING : 0;
+        boolean prose = cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.POINTS_EACH) && !cues.is(Trait.INSTRUCTION_WORD);
+        fit += to.more() && prose ? LEANING : 0;
         fit -= cues.is(Trait.RULE) ? SURE : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;

@@ -11,9 +11,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Match;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
@@ -122,5 +126,33 @@ class MarkerTest {
             sum = sum.add(earned(question, chosen(0)));
         }
         assertThat(sum).isEqualByComparingTo("20");
+    }
+
+    private static List<Prose> proses(String... texts) {
+        return List.of(texts).stream().map(Prose::of).toList();
+    }
+
+    /** The QTI standard's map_response: each right pair, place or row adds its mapped share. */
+    @Test
+    void pairsPlacesAndRowsEarnTheirShares() {
+        Question match =
+                new Match(worth("4"), proses("queen", "drone"), proses("mates", "lays", "dances"), List.of(1, 0));
+        assertThat(earned(match, entered("1", "0"))).isEqualByComparingTo("4");
+        assertThat(earned(match, entered("1", "2"))).isEqualByComparingTo("2");
+        assertThat(earned(match, entered("", "1"))).isEqualByComparingTo("0");
+        Question order = new Order(worth("3"), proses("close", "open", "look"), List.of(1, 2, 0));
+        assertThat(earned(order, entered("2", "0", "1"))).isEqualByComparingTo("3");
+        assertThat(earned(order, entered("0", "1", "2"))).isEqualByComparingTo("0");
+        Question grid = new Grid(worth("2"), List.of("True", "False"), proses("a", "b"), List.of(Set.of(0), Set.of(1)));
+        assertThat(earned(grid, entered("0", "0"))).isEqualByComparingTo("1");
+        Question bank = new GapMatch(worth("2"), List.of("veil", "smoke", "wax"), List.of("veil", "smoke"));
+        assertThat(earned(bank, entered("veil", "wax"))).isEqualByComparingTo("1");
+    }
+
+    @Test
+    void aQuestionWithoutItsKeyEarnsNothingYet() {
+        Question match = new Match(worth("4"), proses("queen"), proses("mates"), List.of());
+        assertThat(match.isKeyed()).isFalse();
+        assertThat(earned(match, entered("0"))).isEqualByComparingTo("0");
     }
 }

@@ -12,6 +12,8 @@ import org.tidyleaf.exchange.StoredJson;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Match;
+import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
@@ -24,8 +26,12 @@ class TidyingTest {
             "1. Who dances?\nA. workers\nB. drones\n2. Who stings?\nA. workers *\nB. drones\n";
 
     private static Source source() {
+        return source(TEST);
+    }
+
+    private static Source source(String test) {
         try {
-            return new Intake().read("bees.txt", TEST.getBytes(StandardCharsets.UTF_8));
+            return new Intake().read("bees.txt", test.getBytes(StandardCharsets.UTF_8));
         } catch (IntakeException impossible) {
             throw new AssertionError(impossible);
         }
@@ -132,5 +138,26 @@ class TidyingTest {
         assertThat(StoredJson.read(StoredJson.write(source), Source.class)).isEqualTo(source);
         Quiz quiz = after(new Decision.SetAllPoints(new BigDecimal("2.50"))).quiz();
         assertThat(StoredJson.read(StoredJson.write(quiz), Quiz.class)).isEqualTo(quiz);
+    }
+
+    @Test
+    void keysOfSeveralPartsAreTypedInWordsOrLetters() {
+        String test =
+                "1. Match each bee with its work.\nqueen\tlays eggs\ndrone\tmates\n2. Put these steps into the right order.\nA. close\nB. open\nC. look\n";
+        Source source = source(test);
+        Tidied words = Tidying.apply(
+                source,
+                new Decisions(List.of(
+                        new Decision.SetAnswer("q1", "queen = lays eggs\ndrone = mates"),
+                        new Decision.SetAnswer("q4", "b c a"))));
+        assertThat(((Match) words.quiz().questions().get(0)).key()).containsExactly(0, 1);
+        assertThat(((Order) words.quiz().questions().get(1)).key()).containsExactly(1, 2, 0);
+        Tidied letters = Tidying.apply(
+                source,
+                new Decisions(List.of(
+                        new Decision.SetAnswer("q1", "1-b 2-a"), new Decision.SetAnswer("q4", "open\nlook\nclose"))));
+        assertThat(((Match) letters.quiz().questions().get(0)).key()).containsExactly(1, 0);
+        assertThat(((Order) letters.quiz().questions().get(1)).key()).containsExactly(1, 2, 0);
+        assertThat(letters.blocking()).isEmpty();
     }
 }

@@ -1,0 +1,232 @@
+package org.tidyleaf.intake;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.Color;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
+import org.junit.jupiter.api.Test;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Place;
+import org.tidyleaf.source.Source;
+
+/** One document of each further format, with what matters written out in the test. */
+class OtherFormatsTest {
+
+    private static final String ODF = " xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\""
+            + " xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\""
+            + " xmlns:style=\"urn:oasis:names:tc:opendocument:xmlns:style:1.0\""
+            + " xmlns:fo=\"urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0\""
+            + " xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\"";
+
+    private static List<String> texts(Source source) {
+        return source.lines().stream().map(Line::text).toList();
+    }
+
+    private static Source odt(String styles, String text) throws IntakeException {
+        byte[] bytes = new Docx()
+                .part(
+                        "content.xml",
+                        "<office:document-content" + ODF + "><office:automatic-styles>" + styles
+                                + "</office:automatic-styles><office:body><office:text>" + text
+                                + "</office:text></office:body></office:document-content>")
+                .bytes();
+        return new Intake().read("test.odt", bytes);
+    }
+
+    /** ODF 1.3, 19.880 (text:start-value), 5.3.3 (lists continue where they say so and begin anew elsewhere). */
+    @Test
+    void listsOfAnOpenDocumentCountAsTheyPrint() throws IntakeException {
+        String style = "<text:list-style style:name=\"L1\">"
+                + "<text:list-level-style-number text:level=\"1\" style:num-format=\"1\" style:num-suffix=\".\"/>"
+                + "<text:list-level-style-number text:level=\"2\" style:num-format=\"a\" style:num-prefix=\"(\" style:num-suffix=\")\"/></text:list-style>";
+        String list = "<text:list text:style-name=\"L1\"><text:list-item><text:p>Why?</text:p><text:list>"
+                + "<text:list-item><text:p>so</text:p></text:list-item><text:list-item><text:p>thus</text:p></text:list-item></text:list>"
+                + "</text:list-item></text:list><text:list text:style-name=\"L1\" text:continue-numbering=\"true\">"
+                + "<text:list-item><text:p>How?</text:p></text:list-item></text:list>"
+                + "<text:list text:style-name=\"L1\"><text:list-item text:start-value=\"7\"><text:p>Who?</text:p></text:list-item></text:list>";
+        assertThat(texts(odt(style, list))).containsExactly("1. Why?", "(a) so", "(b) thus", "2. How?", "7. Who?");
+    }
+
+    @Test
+    void spansOfAnOpenDocumentKeepTheirEmphasisAndSpaces() throws IntakeException {
+        String style =
+                "<style:style style:name=\"T1\" style:family=\"text\"><style:text-properties fo:font-weight=\"bold\"/></style:style>";
+        Source source = odt(
+                style,
+                "<text:p><text:span text:style-name=\"T1\">bold</text:span><text:s text:c=\"3\"/>plain<text:line-break/>next</text:p>");
+        assertThat(texts(source)).containsExactly("bold   plain", "next");
+        assertThat(source.line(1).isMostly(Emphasis.BOLD, 0, 4)).isTrue();
+        assertThat(source.line(1).isMostly(Emphasis.BOLD, 4, 12)).isFalse();
+    }
+
+    @Test
+    void deletedTextOfAnOpenDocumentIsGone() throws IntakeException {
+        Source source = odt(
+                "",
+                "<text:tracked-changes><text:changed-region><text:deletion><text:p>old</text:p></text:deletion></text:changed-region></text:tracked-changes><text:p>new</text:p>");
+        assertThat(texts(source)).containsExactly("new");
+    }
+
+    private static Source rtf(String body) throws IntakeException {
+        return new Intake()
+                .read(
+                        "test.rtf",
+                        ("{\\rtf1\\ansi\\ansicpg1252{\\fonttbl{\\f0 Times;}}{\\colortbl;\\red200\\green0\\blue0;}"
+                                        + body + "}")
+                                .getBytes(StandardCharsets.ISO_8859_1));
+    }
+
+    /** RTF 1.9.1: \\'hh in the code page, \\u with its skipped substitute, \\listtext holds the printed label. */
+    @Test
+    void richTextKeepsLabelsSignsAndEmphasis() throws IntakeException {
+        Source source = rtf(
+                "\\pard{\\listtext\\tab 1.\\tab}Wie gro\\'df ist \\u960?\\par\\pard\\li360 a) {\\b zwei} drei{\\v hidden}\\par\\cf1 red\\cf0\\par");
+        assertThat(texts(source)).containsExactly("1. Wie gro\u00df ist \u03c0", "a) zwei drei", "red");
+        assertThat(source.line(1).labelEnd()).isEqualTo(3);
+        assertThat(source.line(2).isMostly(Emphasis.BOLD, 3, 7)).isTrue();
+        assertThat(source.line(2).layout().indent()).isEqualTo(360);
+        assertThat(source.line(3).isMostly(Emphasis.COLOR, 0, 3)).isTrue();
+    }
+
+    @Test
+    void rowsOfRichTextAreCells() throws IntakeException {
+        Source source = rtf(
+                "\\trowd\\cellx100\\cellx200\\pard\\intbl 1\\cell Why?\\cell\\row\\trowd\\cellx100\\cellx200\\pard\\intbl 2\\cell How?\\cell\\row\\pard after\\par");
+        assertThat(texts(source)).containsExactly("1", "Why?", "2", "How?", "after");
+        assertThat(source.line(4).layout().cell()).hasValueSatisfying(cell -> {
+            assertThat(cell.row()).isEqualTo(1);
+            assertThat(cell.column()).isEqualTo(1);
+        });
+        assertThat(source.line(5).layout().cell()).isEmpty();
+    }
+
+    /** RFC 4180, 2.5 to 2.7: quoted fields hold commas, line ends and doubled quotation marks. */
+    @Test
+    void quotedFieldsOfASheetAreWhole() throws IntakeException {
+        Source source = new Intake()
+                .read(
+                        "t.csv",
+                        "No.,Question\n1,\"Which \"\"bee\"\", if any,\nlays?\"\n".getBytes(StandardCharsets.UTF_8));
+        assertThat(texts(source)).containsExactly("No.", "Question", "1", "Which \"bee\", if any,", "lays?");
+        assertThat(source.line(5).layout().cell())
+                .isEqualTo(source.line(4).layout().cell());
+    }
+
+    @Test
+    void semicolonsPartTheSheetsOfOtherCountries() throws IntakeException {
+        Source source =
+                new Intake().read("t.csv", "Nr;Frage;Punkte\n1;Wie, bitte?;1,5\n".getBytes(StandardCharsets.UTF_8));
+        assertThat(texts(source)).containsExactly("Nr", "Frage", "Punkte", "1", "Wie, bitte?", "1,5");
+    }
+
+    @Test
+    void sheetsShareTheirStrings() throws IntakeException {
+        byte[] bytes = new Docx()
+                .part(
+                        "xl/sharedStrings.xml",
+                        "<sst xmlns=\"x\"><si><t>Why?</t></si><si><r><t>be</t></r><r><t>cause</t></r></si></sst>")
+                .part(
+                        "xl/worksheets/sheet1.xml",
+                        "<worksheet xmlns=\"x\"><sheetData><row r=\"1\"><c r=\"A1\"><v>1</v></c><c r=\"C1\" t=\"s\"><v>0</v></c></row><row r=\"2\"><c r=\"A2\" t=\"s\"><v>1</v></c></row></sheetData></worksheet>")
+                .bytes();
+        Source source = new Intake().read("t.xlsx", bytes);
+        assertThat(texts(source)).containsExactly("1", "Why?", "because");
+        assertThat(source.line(2).layout().cell())
+                .hasValueSatisfying(cell -> assertThat(cell.column()).isEqualTo(2));
+    }
+
+    private static final PDFont PLAIN = new PDType1Font(FontName.HELVETICA);
+    private static final PDFont BOLD = new PDType1Font(FontName.HELVETICA_BOLD);
+
+    /** Writes text at places counted from the page's top left, in points. */
+    private interface Pen {
+        void write(PDPageContentStream out) throws IOException;
+    }
+
+    private static void at(PDPageContentStream out, PDFont font, float size, float x, float y, String text)
+            throws IOException {
+        out.beginText();
+        out.setFont(font, size);
+        out.newLineAtOffset(x, PDRectangle.A4.getHeight() - y);
+        out.showText(text);
+        out.endText();
+    }
+
+    private static Source pdf(Pen... pages) throws IOException, IntakeException {
+        try (PDDocument document = new PDDocument()) {
+            for (Pen pen : pages) {
+                PDPage page = new PDPage(PDRectangle.A4);
+                document.addPage(page);
+                try (PDPageContentStream out = new PDPageContentStream(document, page)) {
+                    pen.write(out);
+                }
+            }
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            document.save(bytes);
+            return new Intake().read("test.pdf", bytes.toByteArray());
+        }
+    }
+
+    @Test
+    void columnsOfAPageAreReadOneAfterTheOther() throws Exception {
+        Source source = pdf(out -> {
+            at(out, BOLD, 16, 200, 60, "Bees and their work");
+            for (int i = 0; i < 8; i++) {
+                at(out, PLAIN, 11, 60, 100 + i * 15, "left column line " + i);
+                at(out, PLAIN, 11, 330, 100 + i * 15, "right column line " + i);
+            }
+        });
+        assertThat(texts(source)).hasSize(17).startsWith("Bees and their work", "left column line 0");
+        assertThat(texts(source).get(9)).isEqualTo("right column line 0");
+        assertThat(source.line(1).isMostly(Emphasis.BOLD, 0, 5)).isTrue();
+    }
+
+    @Test
+    void coloursScriptsAndWideGapsOfAPageAreSeen() throws Exception {
+        Source source = pdf(out -> {
+            at(out, PLAIN, 12, 60, 100, "A. 25 cm");
+            at(out, PLAIN, 7, 108, 95, "2");
+            at(out, PLAIN, 12, 240, 100, "B. 30 cm");
+            out.setNonStrokingColor(Color.RED);
+            at(out, PLAIN, 12, 60, 130, "C. right");
+        });
+        assertThat(texts(source)).containsExactly("A. 25 cm2\tB. 30 cm", "C. right");
+        assertThat(source.line(1).isMostly(Emphasis.SUPERSCRIPT, 8, 9)).isTrue();
+        assertThat(source.line(2).isMostly(Emphasis.COLOR, 0, 8)).isTrue();
+    }
+
+    @Test
+    void runningHeadsAndPageNumbersAreKnownByTheirRepetition() throws Exception {
+        Pen page = out -> {
+            at(out, PLAIN, 9, 60, 30, "Keeping Bees, evening group");
+            at(out, PLAIN, 11, 60, 100, "1. Who dances?");
+            at(out, PLAIN, 11, 60, 115, "A. workers");
+            at(out, PLAIN, 11, 60, 400, "B. drones");
+        };
+        Source source = pdf(page, out -> {
+            page.write(out);
+            at(out, PLAIN, 9, 290, 820, "2");
+        });
+        assertThat(source.line(1).layout().place()).isEqualTo(Place.HEADER);
+        assertThat(source.line(2).layout().place()).isEqualTo(Place.BODY);
+    }
+
+    @Test
+    void aPdfWithoutTextIsCalledAScan() {
+        assertThatThrownBy(() -> pdf(out -> out.fillEvenOdd())).hasMessageContaining("is a scan");
+        assertThatThrownBy(() -> new Intake().read("t.pdf", "%PDF-1.4 nothing".getBytes(StandardCharsets.UTF_8)))
+                .hasMessageContaining("damaged");
+    }
+}
