@@ -23,6 +23,8 @@ public final class Intake {
                 new RtfFormat(),
                 new PdfFormat(),
                 new TextFormat(),
+                new HtmlFormat(),
+                new MarkdownFormat(),
                 new CsvFormat(),
                 new XlsxFormat());
     }

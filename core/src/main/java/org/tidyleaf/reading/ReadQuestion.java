@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.source.Segment;
@@ -24,5 +25,12 @@ public record ReadQuestion(
         evidence = List.copyOf(evidence);
         stem = List.copyOf(stem);
         options = options.stream().map(List::copyOf).toList();
+    }
+
+    /** The same question, its key found elsewhere. */
+    ReadQuestion keyed(Question other, KeySource source, String why) {
+        List<String> more = new ArrayList<>(evidence);
+        more.add(why);
+        return new ReadQuestion(other, more, source, doubt, stem, options);
     }
 }

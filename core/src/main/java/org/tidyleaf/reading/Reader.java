@@ -15,7 +15,7 @@ public final class Reader {
     }
 
     /**
-     * Reads a test whose key is in a file of its own: a list or table of answers.
+     * Reads a test whose key is in a file of its own: a list or table of answers, or the same test with its answers.
      *
      * @param key what the key file holds; an answer list in the test itself is then left alone
      */
@@ -31,9 +31,17 @@ public final class Reader {
         KeyList list = key.map(Reader::keyList).orElse(ownList);
         List<GatheredKey> keys = KeyGatherer.gather(source, drafts, list);
         List<ReadQuestion> questions = QuestionMaker.make(source, drafts, keys);
+        if (key.isPresent()) {
+            questions = withCopy(questions, key.get());
+        }
         List<Snag> snags = SnagFinder.find(drafts, questions, keys);
         List<Entry> ledger = LedgerKeeper.keep(source, roles, drafts.owners());
         return new Reading(title(source, drafts), drafts.sections(), drafts.stimuli(), questions, ledger, snags);
+    }
+
+    private List<ReadQuestion> withCopy(List<ReadQuestion> questions, Source key) {
+        InstructorCopy copy = new InstructorCopy(read(key, Pins.NONE));
+        return copy.fits(questions) ? questions.stream().map(copy::keyed).toList() : questions;
     }
 
     private static KeyList keyList(Source key) {

@@ -4,11 +4,14 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Option;
 
 /** Looks over what was read for what the teacher should see before publishing. */
 final class SnagFinder {
+
+    private static final Pattern FIGURE_NAMED = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("figure") + "\\b");
 
     private final List<Snag> snags = new ArrayList<>();
 
@@ -30,6 +33,17 @@ final class SnagFinder {
     private void look(int place, Draft draft, ReadQuestion read, GatheredKey key) {
         if (!read.question().isKeyed()) {
             add("missing-key", place, draft, "No right answer found for this one. Set it here.");
+        }
+        boolean namesFigure = FIGURE_NAMED
+                .matcher(read.question().particulars().stem().plain())
+                .find();
+        boolean hasFigure = !read.question().particulars().stem().pictures().isEmpty() || draft.stimulus >= 0;
+        if (namesFigure && !hasFigure) {
+            add(
+                    "figure-absent",
+                    place,
+                    draft,
+                    "The question speaks of a picture, but none was found. Add it, or change the text.");
         }
         key.conflict()
                 .ifPresent(conflict -> add(

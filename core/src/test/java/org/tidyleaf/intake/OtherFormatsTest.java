@@ -147,6 +147,28 @@ class OtherFormatsTest {
                 .hasValueSatisfying(cell -> assertThat(cell.column()).isEqualTo(2));
     }
 
+    /** The HTML standard, list owners: a nested list counts for itself, type A letters it. */
+    @Test
+    void listsOfAPageAreNumberedAsABrowserNumbersThem() throws IntakeException {
+        String html =
+                "<style>p{}</style><h2>Bees</h2><ol start=3><li>Why?<ol type=A><li><b>so</b></li><li>thus</li></ol></li><li>How?</li></ol><script>x()</script>";
+        Source source = new Intake().read("t.html", html.getBytes(StandardCharsets.UTF_8));
+        assertThat(texts(source)).containsExactly("Bees", "3. Why?", "A. so", "B. thus", "4. How?");
+        assertThat(source.line(1).layout().isHeading()).isTrue();
+        assertThat(source.line(3).isMostly(Emphasis.BOLD, 3, 5)).isTrue();
+    }
+
+    /** CommonMark 0.31, emphasis and lists; single line ends stay lines, as assistants mean them. */
+    @Test
+    void markdownIsReadAsItShows() throws IntakeException {
+        Source source = new Intake()
+                .read(
+                        "t.md",
+                        "**1. Who?**\n\nA) workers\nB) *drones*\n\n- one\n- two\n".getBytes(StandardCharsets.UTF_8));
+        assertThat(texts(source)).containsExactly("1. Who?", "A) workers", "B) drones", "\u2022 one", "\u2022 two");
+        assertThat(source.line(1).isMostly(Emphasis.BOLD, 0, 7)).isTrue();
+    }
+
     private static final PDFont PLAIN = new PDType1Font(FontName.HELVETICA);
     private static final PDFont BOLD = new PDType1Font(FontName.HELVETICA_BOLD);
 

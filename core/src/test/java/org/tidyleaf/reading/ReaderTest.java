@@ -612,4 +612,19 @@ class ReaderTest {
         assertThat(reading.questions().get(0).doubt()).isGreaterThanOrEqualTo(0.3);
         assertThat(reading.questions().get(1).doubt()).isLessThan(0.1);
     }
+
+    @Test
+    void theInstructorsCopyOfTheSameTestIsItsKey() {
+        String copy = THREE.replace("A. the queen", "*A. the queen").replace("C. nobody", "*C. nobody");
+        Reading reading = read(THREE, copy);
+        assertThat(keys(reading)).containsExactly(Set.of(2), Set.of(), Set.of(0));
+        assertThat(reading.questions().get(0).keySource()).isEqualTo(KeySource.SEPARATE);
+    }
+
+    @Test
+    void aPictureThatIsSpokenOfButAbsentIsASnag() {
+        Reading reading = read(
+                "1. Look at the diagram. Which part is the super?\nA. P *\nB. Q\n2. Who dances?\nA. workers *\nB. drones\n");
+        assertThat(reading.snags()).extracting(Snag::kind).containsExactly("figure-absent");
+    }
 }

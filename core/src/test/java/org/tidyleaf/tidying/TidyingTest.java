@@ -160,4 +160,23 @@ class TidyingTest {
         assertThat(((Order) letters.quiz().questions().get(1)).key()).containsExactly(1, 2, 0);
         assertThat(letters.blocking()).isEmpty();
     }
+
+    @Test
+    void aWholeKeyIsTypedAsOneLine() {
+        String test =
+                "1. Who dances?\nA. workers\nB. drones\n2. Who stings?\nA. workers\nB. drones\n3. Drones sting. True / False\n4. Why?\n";
+        Tidied open = Tidying.apply(source(test), new Decisions(List.of()));
+        Tidied set = Tidying.apply(source(test), new Decisions(KeyLine.decisions("ABF", open.quiz())));
+        assertThat(keys(set)).containsExactly(Set.of(0), Set.of(1), Set.of(1));
+        Tidied numbered = Tidying.apply(source(test), new Decisions(KeyLine.decisions("1b, 3t", open.quiz())));
+        assertThat(keys(numbered)).containsExactly(Set.of(1), Set.of(), Set.of(0));
+        assertThat(KeyLine.decisions("1x 9a", open.quiz())).isEmpty();
+    }
+
+    private static List<Set<Integer>> keys(Tidied tidied) {
+        return tidied.quiz().questions().stream()
+                .filter(ChoiceQuestion.class::isInstance)
+                .map(question -> ((ChoiceQuestion) question).key())
+                .toList();
+    }
 }

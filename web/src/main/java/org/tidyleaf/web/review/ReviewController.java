@@ -83,6 +83,13 @@ class ReviewController {
         return WORKSPACE;
     }
 
+    @PostMapping("/keys")
+    String keys(
+            @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @RequestParam String line, Model model) {
+        model.addAttribute("page", reviews.keys(teacher.id(), id, line));
+        return WORKSPACE;
+    }
+
     @PostMapping("/title")
     String rename(
             @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @RequestParam String title, Model model) {

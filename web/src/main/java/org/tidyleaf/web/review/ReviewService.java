@@ -13,6 +13,7 @@ import org.tidyleaf.question.Question;
 import org.tidyleaf.reading.Entry;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.tidying.Decision;
+import org.tidyleaf.tidying.KeyLine;
 import org.tidyleaf.tidying.Tidied;
 import org.tidyleaf.web.leaf.LeafService;
 import org.tidyleaf.web.leaf.OpenLeaf;
@@ -33,6 +34,17 @@ class ReviewService {
     /** Decides and tells what changed. */
     ReviewPage decide(UUID owner, UUID leaf, Decision decision) {
         return ReviewPage.of(leaves.decide(owner, leaf, decision), capital(decision.inWords()) + ".");
+    }
+
+    /** Sets all keys of a typed line at once, and tells how many it set. */
+    ReviewPage keys(UUID owner, UUID leaf, String line) {
+        OpenLeaf open = leaves.open(owner, leaf);
+        List<Decision> decisions = KeyLine.decisions(line, open.tidied().quiz());
+        if (decisions.isEmpty()) {
+            return ReviewPage.of(open, "No key was set: write a letter for each question, or 1b 2d.");
+        }
+        String set = decisions.size() == 1 ? "1 key set." : decisions.size() + " keys set.";
+        return ReviewPage.of(leaves.decide(owner, leaf, new Decision.Several(decisions)), set);
     }
 
     /** Pins lines, and tells how many others were understood differently because of it. */
