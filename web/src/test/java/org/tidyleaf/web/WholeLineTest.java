@@ -122,7 +122,7 @@ class WholeLineTest {
         card(1).locator(".question-card-points").fill("3");
         card(1).locator(".question-card-points").press("Enter");
         assertThat(tally()).containsText("8 points");
-        tally().locator("summary").click();
+        tally().locator("summary").last().click();
         teacher.fill("#all-points", "2");
         tally().getByText("Set", new Locator.GetByTextOptions().setExact(true)).click();
         assertThat(tally()).containsText("12 points");
@@ -238,5 +238,73 @@ class WholeLineTest {
         looks(teacher);
         teacher.click(".blockers a");
         assertThat(card(1)).hasClass(Pattern.compile(".*is-focused.*"));
+    }
+
+    private static final String PARTS = """
+            Tools check
+            1. Match each tool with its use.
+            1) smoker\ta) loosens frames
+            2) hive tool\tb) calms the bees
+            Answer: 1-b, 2-a
+            2. Put these steps into the right order.
+            A. Close the hive.
+            B. Open the hive.
+            C. Look at the frames.
+            Answer: B, C, A
+            3. Fill the gaps with words from the box.
+            smoke   veil   honey
+            Put on your ______ and light the ______.
+            Answers: veil, smoke
+            """;
+
+    @Test
+    void questionsOfSeveralPartsAreAnsweredAndEarnTheirShares(Address app) {
+        teacher.navigate(app.url("/"));
+        teacher.waitForLoadState();
+        teacher.click("text=or paste a test as text");
+        teacher.fill("#text", PARTS);
+        teacher.click("text=Read it");
+        teacher.locator(".leaf-row:has-text('Tools check')")
+                .first()
+                .getByText("Review")
+                .click();
+        assertThat(tally()).containsText("keys 3 of 3");
+        looks(teacher);
+        teacher.click("text=Proof");
+        looks(teacher);
+        Locator parts = teacher.locator(".part select");
+        parts.nth(0).selectOption("calms the bees");
+        parts.nth(1).selectOption("calms the bees");
+        parts.nth(2).selectOption("3");
+        parts.nth(3).selectOption("1");
+        parts.nth(4).selectOption("2");
+        Locator gaps = teacher.locator("select.gap-entry");
+        gaps.nth(0).selectOption("veil");
+        gaps.nth(1).selectOption("honey");
+        teacher.click("text=Mark it");
+        assertThat(teacher.locator(".candidate-points")).hasText("2 of 3 points");
+        assertThat(teacher.locator(".marked").first()).containsText("partly right");
+    }
+
+    @Test
+    void aWholeKeyIsTypedAsOneLineAndUndoneAtOnce(Address app) {
+        teacher.navigate(app.url("/"));
+        teacher.waitForLoadState();
+        teacher.click("text=or paste a test as text");
+        teacher.fill(
+                "#text", "Key check\n1. Who dances?\nA. workers\nB. drones\n2. Who lays?\nA. drones\nB. the queen\n");
+        teacher.click("text=Read it");
+        teacher.locator(".leaf-row:has-text('Key check')")
+                .first()
+                .getByText("Review")
+                .click();
+        assertThat(tally()).containsText("keys 0 of 2");
+        tally().locator("summary").first().click();
+        teacher.fill("#key-line", "AB");
+        teacher.keyboard().press("Enter");
+        assertThat(tally()).containsText("keys 2 of 2");
+        assertThat(tally()).containsText("2 keys set.");
+        teacher.locator("body").press("z");
+        assertThat(tally()).containsText("keys 0 of 2");
     }
 }

@@ -118,6 +118,16 @@ final class DemoDocuments {
                 .numbered(0, "A carpenter\u2019s square tells you whether two edges meet at a right angle.")
                 .numbered(1, "True *")
                 .numbered(1, "False")
+                .numbered(0, "Match each tool with what it is for.")
+                .paragraph("1) try square\ta) marks a line along an edge")
+                .paragraph("2) marking gauge\tb) tells whether a corner is right")
+                .paragraph("3) spirit level\tc) tells whether a shelf is level")
+                .paragraph("Answer: 1-b, 2-a, 3-c")
+                .numbered(0, "Put these steps for sawing a board into the right order.")
+                .paragraph("A. Saw on the waste side.")
+                .paragraph("B. Measure the length.")
+                .paragraph("C. Mark the line with a square.")
+                .paragraph("Answer: B, C, A")
                 .bytes();
     }
 

@@ -17,11 +17,18 @@ import org.tidyleaf.question.TextEntry;
 /** What the card of a question of several parts lists besides its key. */
 record PrintedParts() implements Question.Cases<List<String>> {
 
+    /** Where the key shows every pair, only the targets that are left over are listed. */
     @Override
     public List<String> match(Match question) {
-        List<String> parts =
-                new ArrayList<>(question.lefts().stream().map(Prose::plain).toList());
-        parts.add("to choose from: " + joined(question.targets()));
+        List<Prose> left = new ArrayList<>(question.targets());
+        question.key().forEach(place -> left.remove(question.targets().get(place)));
+        List<String> parts = new ArrayList<>();
+        if (!question.isKeyed()) {
+            parts.addAll(question.lefts().stream().map(Prose::plain).toList());
+        }
+        if (!left.isEmpty()) {
+            parts.add((question.isKeyed() ? "left over: " : "to choose from: ") + joined(left));
+        }
         return parts;
     }
 

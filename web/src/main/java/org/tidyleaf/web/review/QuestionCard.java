@@ -61,6 +61,10 @@ record QuestionCard(
         return !options.isEmpty();
     }
 
+    public boolean isOfParts() {
+        return List.of("match", "order", "grid", "gap-match").contains(type);
+    }
+
     public boolean isLongAnswer() {
         return type.equals("extended-text");
     }

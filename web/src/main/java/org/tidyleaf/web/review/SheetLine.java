@@ -116,6 +116,9 @@ record SheetLine(
             case FEEDBACK -> "f";
             case HINT -> "h";
             case POINTS -> "n";
+            case PAIR -> "=";
+            case WORDS -> "w";
+            case ROW -> "r";
             default -> "";
         };
     }
