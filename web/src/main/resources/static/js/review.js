@@ -160,7 +160,10 @@ function attach() {
 }
 
 attach();
-// A picture that arrives late moves what is below it.
-root.addEventListener('load', () => focusCard(focused()), { capture: true, once: true });
+// Pictures that arrive late move what is below them; once the teacher works, nothing moves by itself any more.
+const SETTLING_MILLISECONDS = 2500;
+root.addEventListener('load', () => {
+  if (performance.now() < SETTLING_MILLISECONDS) focusCard(focused());
+}, { capture: true });
 const wanted = location.hash.startsWith('#question-card-') ? document.getElementById(location.hash.slice(1)) : null;
 focusCard(wanted ?? cards().find((card) => card.querySelector('[data-snag]')) ?? cards()[0]);

@@ -66,8 +66,8 @@ public final class Tidying {
             return Optional.empty();
         }
         String message = question instanceof ChoiceQuestion
-                ? "No right answer found for this one. Choose it below."
-                : "No right answer found for this one. Type it below.";
+                ? "No right answer found for this one. Press the leaf beside it."
+                : "No right answer found for this one. Type it here.";
         return Optional.of(new Tidied.OpenSnag(MISSING_KEY, question.id(), line, message, true));
     }
 
