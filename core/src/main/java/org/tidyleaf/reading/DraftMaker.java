@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Section;
@@ -22,18 +21,9 @@ final class DraftMaker {
 
     private static final Pattern RANGE = Vocabulary.pattern(
             "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
-    private static final int LONGEST_JUDGEMENT = 20;
-
-    /** "( True / False )" with its brackets, boxes and spaces. */
-    private static final int LONGEST_PAIR = 48;
-
-    private static final String BOX = "(?:[\u2610\u2611\u25a1\u25cb\u25ef]\\s*)?";
-    private static final List<Pattern> JUDGEMENTS = Stream.concat(
-                    Vocabulary.ALL.pairs().stream()
-                            .map(pair -> "(" + Pattern.quote(pair[0]) + ")|(" + Pattern.quote(pair[1]) + ")"),
-                    Stream.of("(T)|(F)", "(V)|(F)", "(R)|(F)", "(W)|(O)", "(P)|(F)"))
-            .map(DraftMaker::judgementPattern)
-            .toList();
+    private static final Pattern STEP_BLANK =
+            Pattern.compile("\\s*(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
+    private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
 
     private final Source source;
     private final List<Assigned> roles;
@@ -42,6 +32,7 @@ final class DraftMaker {
     private final Columns columns;
     private final Blocks blocks;
     private final ProseMaker prose;
+    private final StemTrimmer stems;
 
     private final List<Draft> questions = new ArrayList<>();
     private final List<Section> sections = new ArrayList<>();
@@ -54,20 +45,6 @@ final class DraftMaker {
     private Optional<BigDecimal> pointsOfNext = Optional.empty();
     private Optional<Draft> open = Optional.empty();
 
-    private static final Pattern STEP_BLANK =
-            Pattern.compile("\\s*(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
-    private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
-
-    /** A question's blank behind its question mark, with the unit perhaps, is where the answer goes and no gap in it. */
-    private static final Pattern BLANK_BEHIND = Pattern.compile("(?<=\\?)\\s*[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
-
-    private static Pattern judgementPattern(String pair) {
-        String[] words = pair.split("\\|");
-        String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*(?:/|\\||" + Vocabulary.ALL.either("and")
-                + ")?\\s*" + BOX + words[1] + "\\s*[)\\]]?\\s*$";
-        return words[0].length() == 3 ? Pattern.compile(regex) : Vocabulary.pattern(regex);
-    }
-
     private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
         this.columns = layouts.columns();
         this.blocks = layouts.blocks();
@@ -76,6 +53,7 @@ final class DraftMaker {
         this.habits = habits;
         this.lessons = lessons;
         this.prose = new ProseMaker(source);
+        this.stems = new StemTrimmer(source);
         this.owners = new int[roles.size()];
     }
 
@@ -181,7 +159,7 @@ final class DraftMaker {
                     margin.map(m -> new Draft.Announced(m.group(1), cues.piece().segment()));
         }
         margin(draft, cues);
-        addStem(
+        stems.add(
                 draft,
                 new Segment(cues.line().number(), from, cues.piece().segment().to()));
     }
@@ -232,81 +210,6 @@ final class DraftMaker {
         draft.cues.add(piece.cues());
         draft.doubt = Math.max(draft.doubt, piece.doubt());
         owners[index] = questions.size();
-    }
-
-    /** Cuts points and a printed "True / False" off the end, then keeps the rest. */
-    private void addStem(Draft draft, Segment whole) {
-        Segment rest = whole;
-        if (isWrappedJudgement(draft, whole)) {
-            return;
-        }
-        for (int round = 0; round < 2; round++) {
-            rest = withoutPoints(draft, rest);
-            rest = withoutJudgement(draft, rest);
-        }
-        Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
-        if (blank.find()) {
-            draft.writingLines++;
-            rest = new Segment(rest.line(), rest.from(), rest.from() + blank.start());
-        }
-        if (!source.text(rest).isBlank()) {
-            draft.stem.add(rest);
-        }
-    }
-
-    /** "… True /" with "False" on the next line: the pair is taken off both lines. */
-    private boolean isWrappedJudgement(Draft draft, Segment second) {
-        if (draft.stem.isEmpty()
-                || !draft.judgement.isEmpty()
-                || source.text(second).length() > LONGEST_JUDGEMENT) {
-            return false;
-        }
-        Segment first = draft.stem.get(draft.stem.size() - 1);
-        String above = source.text(first);
-        for (Pattern pattern : JUDGEMENTS) {
-            Matcher matcher = pattern.matcher(above + " " + source.text(second));
-            if (matcher.find() && matcher.start() > 0 && matcher.start() <= above.length()) {
-                draft.judgement = matcher.group(1).length() > 1
-                        ? List.of(matcher.group(1), matcher.group(2))
-                        : List.of("True", "False");
-                draft.stem.set(
-                        draft.stem.size() - 1, new Segment(first.line(), first.from(), first.from() + matcher.start()));
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private Segment withoutPoints(Draft draft, Segment segment) {
-        Optional<PointsFinder.Found> found = PointsFinder.beside(source.text(segment));
-        found.ifPresent(points -> draft.points = Optional.of(points.points()));
-        return found.map(points -> points.from() == 0
-                        ? new Segment(segment.line(), segment.from() + points.to(), segment.to())
-                        : new Segment(segment.line(), segment.from(), segment.from() + points.from()))
-                .orElse(segment);
-    }
-
-    private Segment withoutJudgement(Draft draft, Segment segment) {
-        String text = source.text(segment);
-        int end = Math.max(0, text.length() - LONGEST_PAIR);
-        for (Pattern pattern : JUDGEMENTS) {
-            Matcher matcher = pattern.matcher(text).region(end, text.length());
-            if (matcher.find() && matcher.start() > 0) {
-                boolean words = matcher.group(1).length() > 1;
-                int place = source.line(segment.line())
-                        .standsOut(
-                                segment.from() + matcher.start(1),
-                                segment.from() + matcher.end(1),
-                                segment.from() + matcher.start(2),
-                                segment.from() + matcher.end(2));
-                if (place > 0) {
-                    draft.judgementMarked = Optional.of(place - 1);
-                }
-                draft.judgement = words ? List.of(matcher.group(1), matcher.group(2)) : List.of("True", "False");
-                return new Segment(segment.line(), segment.from(), segment.from() + matcher.start());
-            }
-        }
-        return segment;
     }
 
     private void figure(int index, Assigned piece) {
@@ -374,7 +277,7 @@ final class DraftMaker {
                 if (cues.line().layout().cell().isPresent()) {
                     draft.rows.add(cues);
                 } else {
-                    addStem(draft, cues.piece().segment());
+                    stems.add(draft, cues.piece().segment());
                 }
             }
             case WORDS -> draft.words.add(cues);
