@@ -1,9 +1,11 @@
 package org.tidyleaf.reading;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Option;
@@ -13,16 +15,19 @@ final class SnagFinder {
 
     private static final Pattern FIGURE_NAMED = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("figure") + "\\b");
 
+    private static final Pattern PRINTED_TOTAL = Pattern.compile("/\\s*(\\d{1,4})\\s*$");
+
     private final List<Snag> snags = new ArrayList<>();
 
     private SnagFinder() {}
 
-    static List<Snag> find(Drafts drafts, List<ReadQuestion> questions, List<GatheredKey> keys) {
+    static List<Snag> find(List<Assigned> roles, Drafts drafts, List<ReadQuestion> questions, List<GatheredKey> keys) {
         SnagFinder finder = new SnagFinder();
         for (int i = 0; i < questions.size(); i++) {
             finder.look(i + 1, drafts.questions().get(i), questions.get(i), keys.get(i));
         }
         finder.numbers(drafts.questions());
+        finder.total(roles, questions);
         return List.copyOf(finder.snags);
     }
 
@@ -98,6 +103,31 @@ final class SnagFinder {
                 } else if (step == 0) {
                     add("number-repeat", i + 1, drafts.get(i), "The number " + here + " stands here twice.");
                 }
+            }
+        }
+    }
+
+    /** "Score: ____ / 25": the printed total against the sum of what each question says. */
+    private void total(List<Assigned> roles, List<ReadQuestion> questions) {
+        List<BigDecimal> points = questions.stream()
+                .flatMap(read -> read.question().particulars().points().stream())
+                .toList();
+        if (points.isEmpty() || points.size() < questions.size()) {
+            return;
+        }
+        BigDecimal sum = points.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+        for (Assigned piece : roles) {
+            Matcher matcher = PRINTED_TOTAL.matcher(piece.cues().text());
+            boolean differs = piece.cues().is(Cues.Trait.FILL_IN)
+                    && matcher.find()
+                    && new BigDecimal(matcher.group(1)).compareTo(sum) != 0;
+            if (differs) {
+                snags.add(new Snag(
+                        "points-total",
+                        0,
+                        piece.cues().line().number(),
+                        "The paper says " + matcher.group(1) + " points, the questions add up to "
+                                + sum.stripTrailingZeros().toPlainString() + ". Look which is right."));
             }
         }
     }

@@ -250,4 +250,12 @@ class ReaderTest {
         assertThat(reading.questions().get(0).question().particulars().points().orElseThrow())
                 .isEqualByComparingTo("2");
     }
+
+    @Test
+    void aPrintedTotalThatDoesNotAddUpIsASnag() {
+        String test =
+                "Bee test\nName: ________  Score: ____ / 5\n1. Who dances? (2 points)\nA. workers *\nB. drones\n2. Who lays? (2 points)\nA. drones\nB. the queen *\n";
+        assertThat(read(test).snags()).extracting(Snag::kind).containsExactly("points-total");
+        assertThat(read(test.replace("/ 5", "/ 4")).snags()).isEmpty();
+    }
 }

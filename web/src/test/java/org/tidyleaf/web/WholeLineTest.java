@@ -292,13 +292,18 @@ class WholeLineTest {
         teacher.waitForLoadState();
         teacher.click("text=or paste a test as text");
         teacher.fill(
-                "#text", "Key check\n1. Who dances?\nA. workers\nB. drones\n2. Who lays?\nA. drones\nB. the queen\n");
+                "#text",
+                "Key check\nEach question is worth 2 points.\nName: ______ Score: ____ / 5\n1. Who dances?\nA. workers\nB. drones\n2. Who lays?\nA. drones\nB. the queen\n");
         teacher.click("text=Read it");
         teacher.locator(".leaf-row:has-text('Key check')")
                 .first()
                 .getByText("Review")
                 .click();
         assertThat(tally()).containsText("keys 0 of 2");
+        teacher.locator(".snag:has-text('add up to 4')")
+                .getByText("It is right so")
+                .click();
+        assertThat(teacher.locator(".snag:has-text('add up to 4')")).hasCount(0);
         tally().locator("summary").first().click();
         teacher.fill("#key-line", "AB");
         teacher.keyboard().press("Enter");

@@ -6,12 +6,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.tidyleaf.tidying.Decision;
+import org.tidyleaf.tidying.Tidied;
 import org.tidyleaf.web.leaf.OpenLeaf;
 import org.tidyleaf.web.page.ProseHtml;
 
 /**
  * All that the review shows.
  *
+ * @param loose snags that belong to no single question
  * @param notice what the last decision did, or empty
  * @param undo what undo would take back, or empty
  * @param redo what redo would bring back, or empty
@@ -24,6 +26,7 @@ record ReviewPage(
         Tally tally,
         List<SheetLine> lines,
         List<QuestionCard> cards,
+        List<Tidied.OpenSnag> loose,
         String notice,
         String undo,
         String redo) {
@@ -44,6 +47,9 @@ record ReviewPage(
                 Tally.of(leaf.tidied()),
                 SheetLine.of(leaf.source(), leaf.tidied(), figures),
                 QuestionCard.of(leaf.tidied(), new ProseHtml(figures)),
+                leaf.tidied().snags().stream()
+                        .filter(snag -> snag.question().isEmpty())
+                        .toList(),
                 notice,
                 leaf.decisions().last().map(Decision::inWords).orElse(""),
                 leaf.decisions().undone().map(Decision::inWords).orElse(""));
