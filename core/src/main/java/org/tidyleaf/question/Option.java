@@ -9,6 +9,11 @@ package org.tidyleaf.question;
  */
 public record Option(String label, Prose text, Prose feedback) {
 
+    /** The letter to show before it: the printed one, or else the one of its 0-based place. */
+    public String letter(int place) {
+        return label.isEmpty() ? String.valueOf((char) ('A' + place % 26)) : label;
+    }
+
     public Option withText(Prose other) {
         return new Option(label, other, feedback);
     }

@@ -155,4 +155,15 @@ class MarkerTest {
         assertThat(match.isKeyed()).isFalse();
         assertThat(earned(match, entered("0"))).isEqualByComparingTo("0");
     }
+
+    @Test
+    void aMarkSaysHowFarTheAnswerWasRight() {
+        Question gaps = new TextEntry(worth("2"), List.of(List.of("a"), List.of("b")));
+        assertThat(Marker.mark(gaps, entered("a", "b")).verdict()).isEqualTo("full");
+        assertThat(Marker.mark(gaps, entered("a", "x")).verdict()).isEqualTo("part");
+        assertThat(Marker.mark(gaps, entered("x", "x")).verdict()).isEqualTo("none");
+        assertThat(Marker.mark(new ExtendedText(worth("1"), Prose.EMPTY), entered("so"))
+                        .verdict())
+                .isEqualTo("waits");
+    }
 }

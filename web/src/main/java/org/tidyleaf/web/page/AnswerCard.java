@@ -103,7 +103,7 @@ public record AnswerCard(
         List<Choice> choices = new ArrayList<>();
         for (int i = 0; i < question.options().size(); i++) {
             var option = question.options().get(i);
-            String letter = option.label().isEmpty() ? String.valueOf((char) ('A' + i % 26)) : option.label();
+            String letter = option.letter(i);
             choices.add(new Choice(
                     i, letter, html.html(option.text()), response.chosen().contains(i)));
         }

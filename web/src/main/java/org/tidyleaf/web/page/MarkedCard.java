@@ -3,7 +3,6 @@ package org.tidyleaf.web.page;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.tidyleaf.marking.Mark;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.marking.Response;
@@ -68,7 +67,7 @@ public record MarkedCard(
                 question.match(new GivenAnswer(response)),
                 choice ? "" : AnswerText.of(question).replace("\n", " \u00b7 "),
                 html.html(particulars.feedback()),
-                verdict(mark),
+                mark.verdict(),
                 points(mark));
     }
 
@@ -76,7 +75,7 @@ public record MarkedCard(
         List<Choice> choices = new ArrayList<>();
         for (int i = 0; i < question.options().size(); i++) {
             Option option = question.options().get(i);
-            String letter = option.label().isEmpty() ? String.valueOf((char) ('A' + i % 26)) : option.label();
+            String letter = option.letter(i);
             boolean chosen = response.chosen().contains(i);
             choices.add(new Choice(
                     letter,
@@ -86,13 +85,6 @@ public record MarkedCard(
                     chosen ? html.html(option.feedback()) : ""));
         }
         return choices;
-    }
-
-    private static String verdict(Mark mark) {
-        if (mark.waits()) {
-            return "waits";
-        }
-        return mark.isFull() ? "full" : mark.earned().map(BigDecimal::signum).equals(Optional.of(0)) ? "none" : "part";
     }
 
     private static String points(Mark mark) {

@@ -147,7 +147,7 @@ record QuestionCard(
                     .orElse(0);
             rows.add(new OptionRow(
                     i,
-                    option.label().isEmpty() ? String.valueOf((char) ('A' + i % 26)) : option.label(),
+                    option.letter(i),
                     html.html(option.text()),
                     option.text().typed(),
                     question.key().contains(i),

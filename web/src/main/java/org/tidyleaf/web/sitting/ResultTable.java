@@ -76,20 +76,12 @@ record ResultTable(List<String> numbers, List<String> most, String mostInAll, Li
         for (Question question : quiz.questions()) {
             Mark mark = Marker.mark(question, script.responses().of(question.id()));
             points.add(mark.earned().map(ResultTable::plain).orElse("\u2013"));
-            verdicts.add(verdict(mark));
+            verdicts.add(mark.verdict());
             total = total.add(mark.earned().orElse(BigDecimal.ZERO));
             waiting += mark.waits() ? 1 : 0;
         }
         Row row = new Row(script.script(), script.candidate(), script.handedIn(), points, verdicts, plain(total));
         return new Marked(row, total, waiting);
-    }
-
-    private static String verdict(Mark mark) {
-        if (mark.waits()) {
-            return "waits";
-        }
-        boolean nothing = mark.earned().orElse(BigDecimal.ZERO).signum() == 0;
-        return mark.isFull() ? "full" : nothing ? "none" : "part";
     }
 
     private static String plain(BigDecimal number) {
