@@ -8,15 +8,18 @@ import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
 import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Section;
 import org.tidyleaf.question.Stimulus;
+import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.reading.Entry;
 import org.tidyleaf.reading.ReadQuestion;
@@ -129,14 +132,45 @@ public final class ReadingJson {
 
         @Override
         public Boolean textEntry(TextEntry question) {
+            gaps(question.gaps());
+            return true;
+        }
+
+        @Override
+        public Boolean tableEntry(TableEntry question) {
+            json.writeArrayPropertyStart("table");
+            for (List<Prose> row : question.rows()) {
+                json.writeStartArray();
+                row.forEach(cell -> json.writeString(cell.plain()));
+                json.writeEndArray();
+            }
+            json.writeEndArray();
+            gaps(question.gaps());
+            return true;
+        }
+
+        @Override
+        public Boolean hottext(Hottext question) {
+            strings("spans", question.spans());
+            return true;
+        }
+
+        @Override
+        public Boolean pictureLabel(PictureLabel question) {
+            strings("labels", question.labels());
+            strings("words", question.words());
+            gaps(question.gaps());
+            return true;
+        }
+
+        private void gaps(List<List<String>> gaps) {
             json.writeArrayPropertyStart("gaps");
-            for (List<String> gap : question.gaps()) {
+            for (List<String> gap : gaps) {
                 json.writeStartArray();
                 gap.forEach(json::writeString);
                 json.writeEndArray();
             }
             json.writeEndArray();
-            return true;
         }
 
         @Override

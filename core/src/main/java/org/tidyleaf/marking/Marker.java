@@ -5,15 +5,19 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.IntPredicate;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Question;
+import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 
 /**
@@ -83,6 +87,31 @@ public final class Marker {
                             .equals(plain(response.entered().get(i))));
         }
 
+        @Override
+        public Optional<BigDecimal> tableEntry(TableEntry question) {
+            return shares(
+                    question.gaps().size(),
+                    i -> accepts(question.gaps().get(i), response.entered().get(i)));
+        }
+
+        @Override
+        public Optional<BigDecimal> pictureLabel(PictureLabel question) {
+            return shares(
+                    question.gaps().size(),
+                    i -> accepts(question.gaps().get(i), response.entered().get(i)));
+        }
+
+        /** Each span marked whole earns its share, each word too many takes one away again, not under nothing. */
+        @Override
+        public Optional<BigDecimal> hottext(Hottext question) {
+            List<Set<Integer>> spans = question.spanWords();
+            long right = spans.stream().filter(response.chosen()::containsAll).count();
+            long wrong = response.chosen().stream()
+                    .filter(word -> spans.stream().noneMatch(span -> span.contains(word)))
+                    .count();
+            return share((int) Math.max(0, right - wrong), spans.size());
+        }
+
         /** Whether the part's entry names that 0-based place. */
         private boolean isPlace(int part, int place) {
             return response.entered().get(part).equals(String.valueOf(place));
@@ -94,6 +123,10 @@ public final class Marker {
             for (int i = 0; i < parts && i < response.entered().size(); i++) {
                 right += isRight.test(i) ? 1 : 0;
             }
+            return share(right, parts);
+        }
+
+        private Optional<BigDecimal> share(int right, int parts) {
             if (parts == 0 || right == parts) {
                 return Optional.of(parts == 0 ? BigDecimal.ZERO : most);
             }

@@ -3,6 +3,7 @@ package org.tidyleaf.question;
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -86,6 +87,51 @@ public record Prose(@JsonValue List<Inline> parts) {
 
     public int gapCount() {
         return (int) parts.stream().filter(Inline.Gap.class::isInstance).count();
+    }
+
+    /** The part between two places of the {@link #typed} form; pictures go with the first part. */
+    public Prose cut(int from, int to) {
+        List<Inline> kept = new ArrayList<>();
+        int at = -leadingBlank();
+        for (Inline part : parts) {
+            int length = part instanceof Inline.Break ? 1 : part.plain().length();
+            int start = Math.max(from, at);
+            int end = Math.min(to, at + length);
+            if (part instanceof Inline.Picture && from == 0) {
+                kept.add(part);
+            } else if (start < end && part instanceof Inline.Text text) {
+                kept.add(new Inline.Text(text.text().substring(start - at, end - at), text.emphasis()));
+            } else if (start < end && start == at) {
+                kept.add(part);
+            }
+            at += length;
+        }
+        while (!kept.isEmpty() && kept.get(kept.size() - 1) instanceof Inline.Break) {
+            kept.remove(kept.size() - 1);
+        }
+        return new Prose(kept);
+    }
+
+    /** How many blanks the typed form leaves out at the start. */
+    private int leadingBlank() {
+        String all = parts.stream()
+                .map(part -> part instanceof Inline.Break ? "\n" : part.plain())
+                .collect(Collectors.joining());
+        return all.length() - all.stripLeading().length();
+    }
+
+    /** The same text with none of it set in any of these ways. */
+    public Prose without(Set<Emphasis> emphasis) {
+        return new Prose(parts.stream()
+                .map(part -> {
+                    if (!(part instanceof Inline.Text text)) {
+                        return part;
+                    }
+                    Set<Emphasis> kept = new HashSet<>(text.emphasis());
+                    kept.removeAll(emphasis);
+                    return new Inline.Text(text.text(), kept);
+                })
+                .toList());
     }
 
     /** This prose with the other's parts behind its own. */

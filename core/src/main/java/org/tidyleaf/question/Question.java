@@ -15,10 +15,23 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
     @JsonSubTypes.Type(value = Match.class, name = "match"),
     @JsonSubTypes.Type(value = Order.class, name = "order"),
     @JsonSubTypes.Type(value = Grid.class, name = "grid"),
-    @JsonSubTypes.Type(value = GapMatch.class, name = "gap-match")
+    @JsonSubTypes.Type(value = GapMatch.class, name = "gap-match"),
+    @JsonSubTypes.Type(value = TableEntry.class, name = "table-entry"),
+    @JsonSubTypes.Type(value = Hottext.class, name = "hottext"),
+    @JsonSubTypes.Type(value = PictureLabel.class, name = "picture-label")
 })
 public sealed interface Question
-        permits ChoiceQuestion, TextEntry, NumericEntry, ExtendedText, Match, Order, Grid, GapMatch {
+        permits ChoiceQuestion,
+                TextEntry,
+                NumericEntry,
+                ExtendedText,
+                Match,
+                Order,
+                Grid,
+                GapMatch,
+                TableEntry,
+                Hottext,
+                PictureLabel {
 
     Particulars particulars();
 
@@ -53,5 +66,11 @@ public sealed interface Question
         R grid(Grid question);
 
         R gapMatch(GapMatch question);
+
+        R tableEntry(TableEntry question);
+
+        R hottext(Hottext question);
+
+        R pictureLabel(PictureLabel question);
     }
 }

@@ -15,7 +15,10 @@ public enum QuestionType {
     MATCH,
     ORDER,
     GRID,
-    GAP_MATCH;
+    GAP_MATCH,
+    TABLE_ENTRY,
+    HOTTEXT,
+    PICTURE_LABEL;
 
     /** The standard's name: "single-choice". */
     public String label() {

@@ -9,10 +9,13 @@ import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Question;
+import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 
 /** Right answers as a teacher types them: "colour / color", a line for each gap; "3.2 mm (± 0.1)". */
@@ -50,10 +53,7 @@ public final class AnswerText {
 
             @Override
             public String textEntry(TextEntry entry) {
-                return entry.gaps().stream()
-                        .map(gap -> String.join(" / ", gap))
-                        .collect(Collectors.joining("\n"))
-                        .strip();
+                return lines(entry.gaps());
             }
 
             @Override
@@ -96,7 +96,29 @@ public final class AnswerText {
             public String gapMatch(GapMatch gaps) {
                 return String.join("\n", gaps.key());
             }
+
+            @Override
+            public String tableEntry(TableEntry table) {
+                return lines(table.gaps());
+            }
+
+            @Override
+            public String hottext(Hottext text) {
+                return String.join("\n", text.spans());
+            }
+
+            @Override
+            public String pictureLabel(PictureLabel picture) {
+                return lines(picture.gaps());
+            }
         });
+    }
+
+    private static String lines(List<List<String>> gaps) {
+        return gaps.stream()
+                .map(gap -> String.join(" / ", gap))
+                .collect(Collectors.joining("\n"))
+                .strip();
     }
 
     private static String number(NumericEntry.Key key) {

@@ -21,6 +21,8 @@ final class BlockFinder {
     private static final Pattern ORDER = Vocabulary.pattern("\\b" + WORDS.either("order") + "\\b");
     private static final Pattern BANK = Vocabulary.pattern("\\b" + WORDS.either("bank") + "\\b");
 
+    private static final Pattern FILL_TABLE = Vocabulary.pattern("\\b" + WORDS.either("fill_table") + "\\b");
+
     /** Two sides of a pair on one line: a tab, a wide space, an equals sign or an arrow stands between them. */
     static final Pattern BETWEEN = Pattern.compile("\\s*\\t\\s*|\\s{3,}|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
 
@@ -52,6 +54,14 @@ final class BlockFinder {
             return;
         }
         List<Integer> table = tableBelow(lead + 1);
+        boolean toComplete = !table.isEmpty()
+                && WORDS.mentions(cues.words(), "fill_table")
+                && FILL_TABLE.matcher(cues.text()).find()
+                && !hasTicks(table);
+        if (toComplete) {
+            table.forEach(piece -> found.put(piece, Blocks.Kind.CELL));
+            return;
+        }
         if (!table.isEmpty() && isGrid(table)) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
         } else if (WORDS.mentions(cues.words(), "match")
@@ -64,6 +74,11 @@ final class BlockFinder {
                 && ORDER.matcher(cues.text()).find()) {
             steps(lead + 1);
         }
+    }
+
+    private boolean hasTicks(List<Integer> table) {
+        return table.stream()
+                .anyMatch(piece -> TICK.matcher(all.get(piece).text()).matches());
     }
 
     private List<Integer> tableBelow(int from) {

@@ -18,6 +18,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
         STEP,
         /** A cell of a grid of statements against columns. */
         ROW,
+        /** A cell of a table to complete. */
+        CELL,
         /** Words to choose from. */
         WORDS,
         /** The text that the words go into. */
@@ -34,7 +36,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
         return at(piece).map(kind -> switch (kind) {
             case PAIR -> new Step(Role.PAIR, false, inside);
             case STEP -> new Step(Role.OPTION, false, inside + 1);
-            case ROW -> new Step(Role.ROW, false, inside);
+            case ROW, CELL -> new Step(Role.ROW, false, inside);
             case WORDS -> new Step(Role.WORDS, false, inside);
             case GAPPED -> new Step(Role.STEM, true, 0);
         });

@@ -23,6 +23,7 @@ final class Draft {
     final List<Inline.Picture> pictures = new ArrayList<>();
     final List<Cues> pairs = new ArrayList<>();
     final List<Cues> rows = new ArrayList<>();
+    final List<Cues> cells = new ArrayList<>();
     final List<Cues> words = new ArrayList<>();
     /** For steps to order, the place written before each, or empty. */
     final List<String> ranks = new ArrayList<>();

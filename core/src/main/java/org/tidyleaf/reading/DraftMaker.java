@@ -274,7 +274,9 @@ final class DraftMaker {
             case PAIR -> draft.pairs.add(cues);
             case ROW -> {
                 // A pinned line outside of any table can only go on with the question.
-                if (cues.line().layout().cell().isPresent()) {
+                if (blocks.at(index).equals(Optional.of(Blocks.Kind.CELL))) {
+                    draft.cells.add(cues);
+                } else if (cues.line().layout().cell().isPresent()) {
                     draft.rows.add(cues);
                 } else {
                     stems.add(draft, cues.piece().segment());

@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -26,6 +27,30 @@ final class GapParser {
             result.add(i < parts.size() ? spellings(parts.get(i)) : List.of());
         }
         return result;
+    }
+
+    /** The spellings of one gap where commas part them too. */
+    static List<String> listed(String text) {
+        return spellings(text.replaceAll("\\s*,\\s*", " / "));
+    }
+
+    /** "A = blade, B = handle": the spellings by their labels; empty unless every label has its own. */
+    static Optional<List<List<String>>> lettered(String text, List<String> labels) {
+        List<List<String>> result = new ArrayList<>();
+        int from = -1;
+        for (String label : labels) {
+            Matcher matcher = Pattern.compile("(?:^|[\\s,;(])" + Pattern.quote(label) + "\\s*[-\u2013:=.)]\\s*")
+                    .matcher(text);
+            if (!matcher.find(Math.max(0, from))) {
+                return Optional.empty();
+            }
+            if (from >= 0) {
+                result.add(spellings(text.substring(from, matcher.start())));
+            }
+            from = matcher.end();
+        }
+        result.add(spellings(from < 0 ? "" : text.substring(from)));
+        return Optional.of(result);
     }
 
     private static List<String> parts(String text, int gaps) {

@@ -13,9 +13,11 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.source.Cell;
@@ -45,6 +47,20 @@ final class PartsMaker {
         if (!draft.rows.isEmpty()) {
             Grid grid = grid(draft, particulars);
             return grid.rows().isEmpty() ? Optional.empty() : Optional.of(grid);
+        }
+        if (!draft.cells.isEmpty()) {
+            return Optional.of(TableEntryMaker.make(
+                    prose, draft.cells, particulars, key.text().orElse("")));
+        }
+        Optional<PictureLabel> labels = PictureLabelMaker.find(
+                draft, particulars, words(draft), key.text().orElse(""));
+        if (labels.isPresent()) {
+            return Optional.of(labels.get());
+        }
+        Optional<Hottext> marked =
+                HottextMaker.find(draft, particulars, key.text().orElse(""));
+        if (marked.isPresent()) {
+            return Optional.of(marked.get());
         }
         if (!draft.words.isEmpty() && particulars.stem().gapCount() > 0) {
             return Optional.of(bank(draft, particulars, key.text().orElse("")));
@@ -207,7 +223,7 @@ final class PartsMaker {
         return ticked;
     }
 
-    private GapMatch bank(Draft draft, Particulars particulars, String said) {
+    private static List<String> words(Draft draft) {
         List<String> words = new ArrayList<>();
         for (Cues cues : draft.words) {
             for (String word : cues.text().split("\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {
@@ -216,12 +232,14 @@ final class PartsMaker {
                 }
             }
         }
-        if (words.size() == 1) {
-            words = List.of(words.get(0).split("\\s+"));
-        }
+        return words.size() == 1 ? List.of(words.get(0).split("\\s+")) : words;
+    }
+
+    private static GapMatch bank(Draft draft, Particulars particulars, String said) {
         List<String> key = GapParser.accepted(said, particulars.stem().gapCount()).stream()
                 .flatMap(List::stream)
                 .toList();
-        return new GapMatch(particulars, words, key.size() == particulars.stem().gapCount() ? key : List.of());
+        return new GapMatch(
+                particulars, words(draft), key.size() == particulars.stem().gapCount() ? key : List.of());
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
@@ -63,7 +64,8 @@ final class QuestionMaker {
                 .map(option -> List.copyOf(option.segments))
                 .toList();
         // A key that came with the question's own parts was marked there.
-        KeySource found = key.source() == KeySource.NONE ? KeySource.MARK : key.source();
+        KeySource ofParts = question instanceof Hottext ? KeySource.FORMATTING : KeySource.MARK;
+        KeySource found = key.source() == KeySource.NONE ? ofParts : key.source();
         KeySource source = question.isKeyed() ? found : KeySource.NONE;
         return new ReadQuestion(
                 question, evidence(drafts, index, key), source, doubt(draft, question, key), stem, options);
@@ -87,6 +89,12 @@ final class QuestionMaker {
     }
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {
+        if (isListedAnswers(draft, particulars, key)) {
+            List<List<String>> gaps = draft.options.stream()
+                    .map(option -> GapParser.listed(prose.text(option.segments).plain()))
+                    .toList();
+            return new TextEntry(particulars, gaps);
+        }
         if (!draft.options.isEmpty()) {
             return choice(draft, particulars, key);
         }
@@ -94,6 +102,15 @@ final class QuestionMaker {
             return new TrueFalse(particulars, judgementOptions(draft.judgement), key.chosen());
         }
         return open(draft, particulars, key);
+    }
+
+    /** Below a stem with gaps, as many numbered lines as there are gaps: each gap's answers, where options have letters. */
+    private static boolean isListedAnswers(Draft draft, Particulars particulars, GatheredKey key) {
+        int gaps = particulars.stem().gapCount();
+        return gaps > 1
+                && gaps == draft.options.size()
+                && key.chosen().isEmpty()
+                && draft.options.stream().allMatch(option -> option.label.matches("\\d{1,2}"));
     }
 
     private Question choice(Draft draft, Particulars particulars, GatheredKey key) {

@@ -10,13 +10,16 @@ import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
 import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.reading.AnswerText;
 
@@ -163,6 +166,27 @@ final class Editing {
                     .toList();
             boolean fits = words.size() == question.particulars().stem().gapCount();
             return new GapMatch(question.particulars(), question.words(), fits ? words : List.of());
+        }
+
+        @Override
+        public Question tableEntry(TableEntry question) {
+            List<List<String>> gaps = AnswerText.gaps(text, question.gaps().size());
+            return new TableEntry(question.particulars(), question.rows(), gaps);
+        }
+
+        @Override
+        public Question hottext(Hottext question) {
+            List<String> spans = text.lines()
+                    .map(String::strip)
+                    .filter(span -> !span.isEmpty())
+                    .toList();
+            return new Hottext(question.particulars(), spans);
+        }
+
+        @Override
+        public Question pictureLabel(PictureLabel question) {
+            List<List<String>> gaps = AnswerText.gaps(text, question.labels().size());
+            return new PictureLabel(question.particulars(), question.labels(), question.words(), gaps);
         }
     }
 }

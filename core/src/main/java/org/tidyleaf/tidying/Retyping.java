@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
@@ -37,8 +38,12 @@ final class Retyping {
                         AnswerText.gaps(answer, Math.max(1, particulars.stem().gapCount())));
             case NUMERIC_ENTRY -> new NumericEntry(particulars, AnswerText.number(answer));
             case EXTENDED_TEXT -> new ExtendedText(particulars, Prose.written(answer));
+            case HOTTEXT ->
+                new Hottext(
+                        particulars,
+                        answer.lines().filter(line -> !line.isBlank()).toList());
             // Pairs, rows and banks can't be made of another type's parts; their type is read, not chosen.
-            case MATCH, ORDER, GRID, GAP_MATCH -> question;
+            case MATCH, ORDER, GRID, GAP_MATCH, TABLE_ENTRY, PICTURE_LABEL -> question;
         };
     }
 
