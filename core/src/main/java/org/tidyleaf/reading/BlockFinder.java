@@ -54,6 +54,9 @@ final class BlockFinder {
             return;
         }
         List<Integer> table = tableBelow(lead + 1);
+        if (table.isEmpty() && cues.is(Trait.GAP)) {
+            gapAnswers(lead);
+        }
         boolean toComplete = !table.isEmpty()
                 && WORDS.mentions(cues.words(), "fill_table")
                 && FILL_TABLE.matcher(cues.text()).find()
@@ -74,6 +77,30 @@ final class BlockFinder {
                 && ORDER.matcher(cues.text()).find()) {
             steps(lead + 1);
         }
+    }
+
+    /** Below a numbered text with gaps, lines numbered from 1, as many as there are gaps: what goes into each. */
+    private void gapAnswers(int lead) {
+        int gaps = ProseMaker.gapsIn(all.get(lead).text());
+        Optional<Label> number = number(lead);
+        boolean room = gaps > 1 && number.isPresent() && lead + gaps < all.size();
+        for (int i = 1; room && i <= gaps; i++) {
+            Cues answer = all.get(lead + i);
+            boolean next = number(lead + i)
+                    .filter(label -> !label.shape().equals(number.get().shape()))
+                    .map(Label::printed)
+                    .equals(Optional.of(String.valueOf(i)));
+            room = next && answer.is(Trait.SHORT) && !answer.is(Trait.GAP) && !answer.is(Trait.QUESTION_MARK);
+        }
+        for (int i = 1; room && i <= gaps; i++) {
+            found.put(lead + i, Blocks.Kind.GAP_ANSWER);
+        }
+    }
+
+    private Optional<Label> number(int piece) {
+        return all.get(piece).labels().stream()
+                .filter(label -> label.kind() == Label.Kind.NUMBER)
+                .findFirst();
     }
 
     private boolean hasTicks(List<Integer> table) {

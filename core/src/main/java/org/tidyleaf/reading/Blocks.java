@@ -23,7 +23,9 @@ record Blocks(Map<Integer, Kind> byPiece) {
         /** Words to choose from. */
         WORDS,
         /** The text that the words go into. */
-        GAPPED
+        GAPPED,
+        /** The answer to one gap of the text above. */
+        GAP_ANSWER
     }
 
     Optional<Kind> at(int piece) {
@@ -38,6 +40,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case STEP -> new Step(Role.OPTION, false, inside + 1);
             case ROW, CELL -> new Step(Role.ROW, false, inside);
             case WORDS -> new Step(Role.WORDS, false, inside);
+            case GAP_ANSWER -> new Step(Role.KEY, false, inside);
             case GAPPED -> new Step(Role.STEM, true, 0);
         });
     }

@@ -23,6 +23,9 @@ final class Draft {
     final List<Inline.Picture> pictures = new ArrayList<>();
     final List<Cues> pairs = new ArrayList<>();
     final List<Cues> rows = new ArrayList<>();
+    /** What goes into each gap, where it is printed gap by gap below the stem. */
+    final List<List<String>> gapAnswers = new ArrayList<>();
+
     final List<Cues> cells = new ArrayList<>();
     final List<Cues> words = new ArrayList<>();
     /** For steps to order, the place written before each, or empty. */

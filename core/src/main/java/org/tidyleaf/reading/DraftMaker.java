@@ -286,7 +286,15 @@ final class DraftMaker {
             case HINT -> draft.hints.add(announced(cues, piece.step()));
             default -> {
                 draft.keyInColumn |= columns.at(index).isPresent();
-                key(draft, cues, piece.step());
+                if (blocks.at(index).equals(Optional.of(Blocks.Kind.GAP_ANSWER))) {
+                    Segment answer = new Segment(
+                            cues.line().number(),
+                            cues.labels().get(0).end(),
+                            cues.piece().segment().to());
+                    draft.gapAnswers.add(GapParser.listed(source.text(answer)));
+                } else {
+                    key(draft, cues, piece.step());
+                }
             }
         }
     }

@@ -34,6 +34,11 @@ final class ProseMaker {
         return make(segments, true);
     }
 
+    /** How many places to write in a text has. */
+    static int gapsIn(String text) {
+        return (int) GAP.matcher(text).results().count();
+    }
+
     /** The text of a place as it stands. */
     String raw(Segment segment) {
         return source.text(segment);

@@ -64,7 +64,9 @@ final class QuestionMaker {
                 .map(option -> List.copyOf(option.segments))
                 .toList();
         // A key that came with the question's own parts was marked there.
-        KeySource ofParts = question instanceof Hottext ? KeySource.FORMATTING : KeySource.MARK;
+        KeySource ofParts = question instanceof Hottext
+                ? KeySource.FORMATTING
+                : draft.gapAnswers.isEmpty() ? KeySource.MARK : KeySource.ANSWER_LINE;
         KeySource found = key.source() == KeySource.NONE ? ofParts : key.source();
         KeySource source = question.isKeyed() ? found : KeySource.NONE;
         return new ReadQuestion(
@@ -89,12 +91,6 @@ final class QuestionMaker {
     }
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {
-        if (isListedAnswers(draft, particulars, key)) {
-            List<List<String>> gaps = draft.options.stream()
-                    .map(option -> GapParser.listed(prose.text(option.segments).plain()))
-                    .toList();
-            return new TextEntry(particulars, gaps);
-        }
         if (!draft.options.isEmpty()) {
             return choice(draft, particulars, key);
         }
@@ -102,15 +98,6 @@ final class QuestionMaker {
             return new TrueFalse(particulars, judgementOptions(draft.judgement), key.chosen());
         }
         return open(draft, particulars, key);
-    }
-
-    /** Below a stem with gaps, as many numbered lines as there are gaps: each gap's answers, where options have letters. */
-    private static boolean isListedAnswers(Draft draft, Particulars particulars, GatheredKey key) {
-        int gaps = particulars.stem().gapCount();
-        return gaps > 1
-                && gaps == draft.options.size()
-                && key.chosen().isEmpty()
-                && draft.options.stream().allMatch(option -> option.label.matches("\\d{1,2}"));
     }
 
     private Question choice(Draft draft, Particulars particulars, GatheredKey key) {
@@ -151,6 +138,9 @@ final class QuestionMaker {
         }
         String said = key.text().orElse("");
         int gaps = particulars.stem().gapCount();
+        if (gaps > 0 && draft.gapAnswers.size() == gaps) {
+            return new TextEntry(particulars, draft.gapAnswers);
+        }
         Optional<Integer> judged = AnswerParser.judgement(said);
         if (judged.isPresent() && gaps == 0 && said.length() > 0) {
             return new TrueFalse(particulars, judgementOptions(List.of("True", "False")), Set.of(judged.get()));
