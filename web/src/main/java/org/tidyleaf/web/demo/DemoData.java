@@ -1,5 +1,6 @@
 package org.tidyleaf.web.demo;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -17,11 +18,14 @@ import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.web.account.AccountService;
 import org.tidyleaf.web.leaf.LeafService;
@@ -145,6 +149,33 @@ class DemoData implements ApplicationRunner {
         public Response gapMatch(GapMatch question) {
             return new Response(
                     Set.of(), knows ? question.key() : List.of(question.words().get(0)));
+        }
+
+        @Override
+        public Response tableEntry(TableEntry question) {
+            return gaps(question.gaps());
+        }
+
+        @Override
+        public Response pictureLabel(PictureLabel question) {
+            return gaps(question.gaps());
+        }
+
+        /** Who does not know gets the first one right all the same. */
+        private Response gaps(List<List<String>> gaps) {
+            List<String> entered = new ArrayList<>();
+            for (List<String> gap : gaps) {
+                boolean given = knows || entered.isEmpty();
+                entered.add(given && !gap.isEmpty() ? gap.get(0) : "");
+            }
+            return new Response(Set.of(), entered);
+        }
+
+        @Override
+        public Response hottext(Hottext question) {
+            Set<Integer> right = new HashSet<>();
+            question.spanWords().stream().limit(knows ? Integer.MAX_VALUE : 1).forEach(right::addAll);
+            return new Response(right, List.of());
         }
 
         private List<String> places(List<Integer> right, int choices) {

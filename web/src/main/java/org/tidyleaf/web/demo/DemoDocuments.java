@@ -1,5 +1,7 @@
 package org.tidyleaf.web.demo;
 
+import java.util.List;
+
 /** The made-up tests of Wrenfield Evening College, as messy as tests are. */
 final class DemoDocuments {
 
@@ -128,6 +130,20 @@ final class DemoDocuments {
                 .paragraph("B. Measure the length.")
                 .paragraph("C. Mark the line with a square.")
                 .paragraph("Answer: B, C, A")
+                .numbered(0, "Underline the three tools in the text.")
+                .paragraph("She laid the board on the bench, took the **square** and a **pencil** from the drawer and "
+                        + "cut along the line with a **saw**. Then she swept the floor.")
+                .numbered(0, "Complete the table.")
+                .table(List.of(
+                        List.of("Length", "in mm", "in cm"),
+                        List.of("thickness of a board", "18", ""),
+                        List.of("width of a shelf", "", "24"),
+                        List.of("height of a table", "720", "")))
+                .paragraph("Answer: 1.8; 240; 72")
+                .numbered(0, "Name the parts of the hive stand in the drawing, P to R, from the top.")
+                .picture(DemoPictures.hive(), 420, 300, "A drawing of boxes, from the top lettered P, Q, R and S")
+                .paragraph("P __________   Q __________   R __________")
+                .paragraph("Answer: P = roof, Q = super, R = queen excluder")
                 .bytes();
     }
 

@@ -38,6 +38,22 @@ final class DocxWriter {
         return paragraph("<w:numPr><w:ilvl w:val=\"" + level + "\"/><w:numId w:val=\"1\"/></w:numPr>", text);
     }
 
+    /** A table of plain texts, row by row. */
+    DocxWriter table(List<List<String>> rows) {
+        body.append("<w:tbl><w:tblPr><w:tblW w:w=\"0\" w:type=\"auto\"/></w:tblPr>");
+        for (List<String> row : rows) {
+            body.append("<w:tr>");
+            for (String cell : row) {
+                body.append("<w:tc><w:tcPr/>");
+                paragraph(cell);
+                body.append("</w:tc>");
+            }
+            body.append("</w:tr>");
+        }
+        body.append("</w:tbl>");
+        return this;
+    }
+
     DocxWriter empty() {
         body.append("<w:p/>");
         return this;

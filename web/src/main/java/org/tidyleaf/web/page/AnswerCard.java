@@ -9,13 +9,17 @@ import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.SomeCases;
+import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 
 /**
@@ -23,6 +27,7 @@ import org.tidyleaf.question.TextEntry;
  * candidate's browser.
  *
  * @param stem as HTML; gaps inside a sentence are fields already
+ * @param body what stands below the stem to be filled or marked, as HTML: a table, places of a picture, a text
  * @param field how to type an answer below the stem: "none", "line", "number" or "area"
  * @param entered what is typed below the stem so far
  */
@@ -37,6 +42,7 @@ public record AnswerCard(
         List<Choice> choices,
         boolean several,
         List<Part> parts,
+        String body,
         String field,
         String entered,
         boolean answered) {
@@ -70,10 +76,7 @@ public record AnswerCard(
         boolean newSection = particulars.section() >= 0 && particulars.section() != above;
         boolean newPassage = particulars.stimulus() >= 0 && particulars.stimulus() != passageAbove;
         ProseHtml plain = new ProseHtml(figures);
-        ProseHtml.GapHtml gapHtml = question instanceof GapMatch bank
-                ? gap -> wordField(bank, gap, response)
-                : gap -> gapField(question.id(), gap, response);
-        boolean fieldsInside = question instanceof TextEntry || question instanceof GapMatch;
+        EntryFields fields = new EntryFields(figures, response);
         return new AnswerCard(
                 question.id(),
                 particulars.number().isEmpty() ? String.valueOf(index + 1) : particulars.number(),
@@ -85,10 +88,11 @@ public record AnswerCard(
                 newPassage
                         ? plain.html(quiz.stimuli().get(particulars.stimulus()).text())
                         : "",
-                (fieldsInside ? new ProseHtml(figures, gapHtml) : plain).html(particulars.stem()),
+                question.match(new StemHtml(fields, plain)),
                 question instanceof ChoiceQuestion choice ? choices(choice, response, plain) : List.of(),
                 question instanceof ChoiceQuestion choice && choice.takesSeveral(),
                 question.match(new Parts(response, plain)),
+                question.match(new BodyHtml(fields)),
                 field(question),
                 response.entered().isEmpty() ? "" : response.entered().get(0),
                 !response.isEmpty());
@@ -110,33 +114,55 @@ public record AnswerCard(
         return choices;
     }
 
-    private static String gapField(String id, int gap, Response response) {
-        String value = gap <= response.entered().size() ? response.entered().get(gap - 1) : "";
-        return "<input class=\"gap-entry\" autocomplete=\"off\" autocapitalize=\"off\" spellcheck=\"false\" name=\""
-                + ProseHtml.escape(Responses.ENTERED + id) + "\" aria-label=\"gap " + gap + "\" value=\""
-                + ProseHtml.escape(value) + "\">";
+    /** The stem, with fields in its gaps where they are answered there. */
+    private record StemHtml(EntryFields fields, ProseHtml plain) implements SomeCases<String> {
+
+        @Override
+        public String textEntry(TextEntry question) {
+            return fields.text(question).html(question.particulars().stem());
+        }
+
+        @Override
+        public String gapMatch(GapMatch question) {
+            return fields.bank(question).html(question.particulars().stem());
+        }
+
+        @Override
+        public String hottext(Hottext question) {
+            return plain.html(question.instruction());
+        }
+
+        @Override
+        public String otherwise(Question question) {
+            return plain.html(question.particulars().stem());
+        }
     }
 
-    private static String wordField(GapMatch question, int gap, Response response) {
-        String value = gap <= response.entered().size() ? response.entered().get(gap - 1) : "";
-        StringBuilder html = new StringBuilder("<select class=\"gap-entry\" name=\"")
-                .append(ProseHtml.escape(Responses.ENTERED + question.id()))
-                .append("\" aria-label=\"gap ")
-                .append(gap)
-                .append("\"><option value=\"\"></option>");
-        for (String word : question.words()) {
-            String safe = ProseHtml.escape(word);
-            html.append("<option value=\"")
-                    .append(safe)
-                    .append(word.equals(value) ? "\" selected>" : "\">")
-                    .append(safe)
-                    .append("</option>");
+    private record BodyHtml(EntryFields fields) implements SomeCases<String> {
+
+        @Override
+        public String tableEntry(TableEntry question) {
+            return fields.table(question);
         }
-        return html.append("</select>").toString();
+
+        @Override
+        public String pictureLabel(PictureLabel question) {
+            return fields.places(question);
+        }
+
+        @Override
+        public String hottext(Hottext question) {
+            return fields.words(question);
+        }
+
+        @Override
+        public String otherwise(Question question) {
+            return "";
+        }
     }
 
     /** The parts of a question that are each answered by a choice of their own. */
-    private record Parts(Response response, ProseHtml html) implements Question.Cases<List<Part>> {
+    private record Parts(Response response, ProseHtml html) implements SomeCases<List<Part>> {
 
         @Override
         public List<Part> match(Match question) {
@@ -172,27 +198,7 @@ public record AnswerCard(
         }
 
         @Override
-        public List<Part> choice(ChoiceQuestion question) {
-            return List.of();
-        }
-
-        @Override
-        public List<Part> textEntry(TextEntry question) {
-            return List.of();
-        }
-
-        @Override
-        public List<Part> numericEntry(NumericEntry question) {
-            return List.of();
-        }
-
-        @Override
-        public List<Part> extendedText(ExtendedText question) {
-            return List.of();
-        }
-
-        @Override
-        public List<Part> gapMatch(GapMatch question) {
+        public List<Part> otherwise(Question question) {
             return List.of();
         }
     }

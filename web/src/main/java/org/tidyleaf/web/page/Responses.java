@@ -8,8 +8,10 @@ import java.util.Set;
 import org.springframework.util.MultiValueMap;
 import org.tidyleaf.marking.Response;
 import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.SomeCases;
 
 /** The responses of one candidate by question id. */
 public record Responses(Map<String, Response> byQuestion) {
@@ -21,6 +23,24 @@ public record Responses(Map<String, Response> byQuestion) {
 
     /** More than this is no answer to a test. */
     private static final int LONGEST_ENTRY = 20_000;
+
+    /** Among how many options or words one chooses. */
+    private static final SomeCases<Integer> CHOOSABLE = new SomeCases<>() {
+        @Override
+        public Integer choice(ChoiceQuestion question) {
+            return question.options().size();
+        }
+
+        @Override
+        public Integer hottext(Hottext question) {
+            return question.words().size();
+        }
+
+        @Override
+        public Integer otherwise(Question question) {
+            return 0;
+        }
+    };
 
     public static final Responses NONE = new Responses(Map.of());
 
@@ -36,8 +56,7 @@ public record Responses(Map<String, Response> byQuestion) {
     public static Responses parse(MultiValueMap<String, String> fields, Quiz quiz) {
         Map<String, Response> responses = new HashMap<>();
         for (Question question : quiz.questions()) {
-            int options =
-                    question instanceof ChoiceQuestion choice ? choice.options().size() : 0;
+            int options = question.match(CHOOSABLE);
             Set<Integer> chosen = new HashSet<>();
             for (String value : fields.getOrDefault(CHOSEN + question.id(), List.of())) {
                 if (value.matches("\\d{1,3}") && Integer.parseInt(value) < options) {

@@ -19,6 +19,9 @@ public final class TypeWords {
             case ORDER -> "put in order";
             case GRID -> "choose for each row";
             case GAP_MATCH -> "words into gaps";
+            case TABLE_ENTRY -> "complete the table";
+            case HOTTEXT -> "mark words";
+            case PICTURE_LABEL -> "label the picture";
         };
     }
 }

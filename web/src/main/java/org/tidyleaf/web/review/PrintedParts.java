@@ -3,19 +3,18 @@ package org.tidyleaf.web.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import org.tidyleaf.question.ChoiceQuestion;
-import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
 import org.tidyleaf.question.Match;
-import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
-import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.question.SomeCases;
+import org.tidyleaf.question.TableEntry;
 
 /** What the card of a question of several parts lists besides its key. */
-record PrintedParts() implements Question.Cases<List<String>> {
+record PrintedParts() implements SomeCases<List<String>> {
 
     /** Where the key shows every pair, only the targets that are left over are listed. */
     @Override
@@ -55,22 +54,23 @@ record PrintedParts() implements Question.Cases<List<String>> {
     }
 
     @Override
-    public List<String> choice(ChoiceQuestion question) {
-        return List.of();
+    public List<String> tableEntry(TableEntry question) {
+        return question.rows().stream()
+                .map(row -> row.stream().map(Prose::plain).collect(Collectors.joining(" \u00b7 ")))
+                .toList();
     }
 
     @Override
-    public List<String> textEntry(TextEntry question) {
-        return List.of();
+    public List<String> pictureLabel(PictureLabel question) {
+        List<String> parts = new ArrayList<>(List.of("places: " + String.join(" \u00b7 ", question.labels())));
+        if (!question.words().isEmpty()) {
+            parts.add("words: " + String.join(" \u00b7 ", question.words()));
+        }
+        return parts;
     }
 
     @Override
-    public List<String> numericEntry(NumericEntry question) {
-        return List.of();
-    }
-
-    @Override
-    public List<String> extendedText(ExtendedText question) {
+    public List<String> otherwise(Question question) {
         return List.of();
     }
 }

@@ -62,7 +62,8 @@ record QuestionCard(
     }
 
     public boolean isOfParts() {
-        return List.of("match", "order", "grid", "gap-match").contains(type);
+        return List.of("match", "order", "grid", "gap-match", "table-entry", "picture-label")
+                .contains(type);
     }
 
     public boolean isLongAnswer() {
