@@ -3,11 +3,14 @@ package org.tidyleaf.intake;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.tidyleaf.source.Cell;
+import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Source;
 
 /** Comma separated values (RFC 4180), also with semicolons or tabs as spreadsheets of other countries write them. */
@@ -22,6 +25,7 @@ final class CsvFormat implements Format {
     public Source read(String name, byte[] bytes) throws IntakeException {
         String text = TextFormat.decode(name, bytes);
         LineCollector lines = new LineCollector();
+        List<Note> notes = new ArrayList<>();
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
                 .setDelimiter(delimiter(text))
@@ -31,7 +35,12 @@ final class CsvFormat implements Format {
             int row = 0;
             for (CSVRecord record : parser) {
                 for (int column = 0; column < record.size(); column++) {
-                    lines.cell(record.get(column), new Cell(0, row, column, record.size()));
+                    Cell cell = new Cell(0, row, column, record.size());
+                    String shown = record.get(column);
+                    Optional<String> range = SheetDates.range(shown);
+                    lines.cell(range.orElse(shown), cell);
+                    range.ifPresent(put ->
+                            notes.add(new Note(lines.lines().size(), "range-as-date", SheetDates.message(shown, put))));
                 }
                 row++;
             }
@@ -41,7 +50,7 @@ final class CsvFormat implements Format {
                             + " can't be read as a table: a quotation mark is not closed. Save it again from your spreadsheet.",
                     damaged);
         }
-        return new Source(name, "csv", lines.lines(), List.of());
+        return new Source(name, "csv", lines.lines(), List.of(), notes);
     }
 
     /** The sign that stands most often outside quotation marks in the first lines. */

@@ -1,7 +1,16 @@
 package org.tidyleaf.intake;
 
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Source;
 
 /**
@@ -12,13 +21,18 @@ public final class Intake {
     /** Larger files are refused before anything is unpacked. */
     public static final int MAX_BYTES = 100 * 1024 * 1024;
 
-    private static final byte[] OLE = {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0};
+    /** What files of some formats begin with, whatever they are called. */
+    private static final Map<String, byte[]> BEGINNINGS = Map.of(
+            "doc", new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0},
+            "pdf", "%PDF-".getBytes(StandardCharsets.US_ASCII),
+            "rtf", "{\\rtf".getBytes(StandardCharsets.US_ASCII));
 
     private final List<Format> formats;
 
     public Intake() {
-        this.formats = List.of(
+        List<Format> single = List.of(
                 new DocxFormat(),
+                new DocFormat(),
                 new OdtFormat(),
                 new RtfFormat(),
                 new PdfFormat(),
@@ -27,6 +41,9 @@ public final class Intake {
                 new MarkdownFormat(),
                 new CsvFormat(),
                 new XlsxFormat());
+        List<Format> all = new ArrayList<>(single);
+        all.add(new ZipFormat(single));
+        this.formats = List.copyOf(all);
     }
 
     /** The endings that can be read, as one would list them in a sentence. */
@@ -48,37 +65,58 @@ public final class Intake {
             throw new IntakeException.TooLarge(
                     name + " is larger than 100 MB. Make its pictures smaller, or split the document in two.");
         }
-        Format format = formatOf(name);
-        if (format.ending().equals("docx") && startsWith(bytes, OLE)) {
-            throw oldOrLocked(name, bytes);
+        Format format = formatOf(name, bytes);
+        if (format.ending().equals("doc") && isLocked(bytes)) {
+            throw new IntakeException.Locked(name);
         }
         Source source = format.read(name, bytes);
         if (source.lines().isEmpty()) {
             throw new IntakeException.Empty(name);
         }
-        return source;
+        return withPicturesShown(source);
     }
 
-    private Format formatOf(String name) throws IntakeException {
-        String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
-        for (Format format : formats) {
-            if (format.ending().equals(ending)) {
-                return format;
+    private static Source withPicturesShown(Source source) {
+        List<Figure> figures = source.figures().stream().map(Pictures::shown).toList();
+        List<Note> notes = new ArrayList<>(source.notes());
+        Set<String> unseen = new HashSet<>();
+        figures.stream().filter(figure -> !Pictures.isShowable(figure)).forEach(figure -> unseen.add(figure.id()));
+        for (Line line : unseen.isEmpty() ? List.<Line>of() : source.lines()) {
+            if (line.spans().stream().anyMatch(span -> unseen.contains(span.figure()))) {
+                notes.add(new Note(
+                        line.number(),
+                        "figure-absent",
+                        "This picture is of a kind that browsers can't show. Put it in anew as PNG."));
             }
         }
-        throw new IntakeException.UnknownFormat(name, endings());
+        return new Source(source.name(), source.format(), source.lines(), figures, notes);
     }
 
-    /** An encrypted .docx is an OLE container with a stream of that name (MS-OFFCRYPTO 2.3.4.4); so is an old .doc. */
-    private static IntakeException oldOrLocked(String name, byte[] bytes) {
-        byte[] stream = "EncryptedPackage".getBytes(java.nio.charset.StandardCharsets.UTF_16LE);
+    /** By the ending of its name, unless its first bytes say clearly that it is something else. */
+    private Format formatOf(String name, byte[] bytes) throws IntakeException {
+        String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+        Format named = format(ending).orElseThrow(() -> new IntakeException.UnknownFormat(name, endings()));
+        for (Map.Entry<String, byte[]> beginning : BEGINNINGS.entrySet()) {
+            if (startsWith(bytes, beginning.getValue())) {
+                return format(beginning.getKey()).orElse(named);
+            }
+        }
+        return named;
+    }
+
+    private Optional<Format> format(String ending) {
+        return formats.stream().filter(format -> format.ending().equals(ending)).findFirst();
+    }
+
+    /** An encrypted .docx is an OLE container with a stream of that name (MS-OFFCRYPTO 2.3.4.4). */
+    private static boolean isLocked(byte[] bytes) {
+        byte[] stream = "EncryptedPackage".getBytes(StandardCharsets.UTF_16LE);
         for (int i = 0; i + stream.length <= bytes.length; i += 2) {
             if (matchesAt(bytes, i, stream)) {
-                return new IntakeException.Locked(name);
+                return true;
             }
         }
-        return new IntakeException.Unreadable(
-                name + " is an old Word file with a new ending. Open it in your word processor and save it as .docx.");
+        return false;
     }
 
     private static boolean startsWith(byte[] bytes, byte[] start) {

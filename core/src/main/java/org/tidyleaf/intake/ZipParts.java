@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 
@@ -48,6 +49,10 @@ final class ZipParts {
 
     Optional<byte[]> find(String path) {
         return Optional.ofNullable(parts.get(path));
+    }
+
+    Set<String> names() {
+        return parts.keySet();
     }
 
     boolean isEmpty() {

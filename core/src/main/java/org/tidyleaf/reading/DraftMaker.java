@@ -69,6 +69,10 @@ final class DraftMaker {
             take(i, roles.get(i));
         }
         linkPassages();
+        for (int i = 0; i < owners.length; i++) {
+            // A picture that waited for a question that never came belongs to none.
+            owners[i] = owners[i] > questions.size() ? 0 : owners[i];
+        }
         List<Stimulus> stimuli = passages.stream()
                 .map(p -> new Stimulus(prose.text(p.segments())))
                 .toList();

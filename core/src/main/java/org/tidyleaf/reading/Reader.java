@@ -34,7 +34,7 @@ public final class Reader {
         if (key.isPresent()) {
             questions = withCopy(questions, key.get());
         }
-        List<Snag> snags = SnagFinder.find(roles, drafts, questions, keys);
+        List<Snag> snags = SnagFinder.find(source, roles, drafts, questions, keys);
         List<Entry> ledger = LedgerKeeper.keep(source, roles, drafts.owners());
         return new Reading(title(source, drafts), drafts.sections(), drafts.stimuli(), questions, ledger, snags);
     }

@@ -9,11 +9,40 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Option;
+import org.tidyleaf.question.PictureLabel;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.SomeCases;
+import org.tidyleaf.question.TableEntry;
+import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.source.Source;
 
 /** Looks over what was read for what the teacher should see before publishing. */
 final class SnagFinder {
 
     private static final Pattern FIGURE_NAMED = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("figure") + "\\b");
+
+    /** The answers of a question gap by gap; none for those without gaps. */
+    private static final SomeCases<List<List<String>>> GAPS = new SomeCases<>() {
+        @Override
+        public List<List<String>> textEntry(TextEntry question) {
+            return question.gaps();
+        }
+
+        @Override
+        public List<List<String>> tableEntry(TableEntry question) {
+            return question.gaps();
+        }
+
+        @Override
+        public List<List<String>> pictureLabel(PictureLabel question) {
+            return question.gaps();
+        }
+
+        @Override
+        public List<List<String>> otherwise(Question question) {
+            return List.of();
+        }
+    };
 
     private static final Pattern PRINTED_TOTAL = Pattern.compile("/\\s*(\\d{1,4})\\s*$");
 
@@ -21,13 +50,15 @@ final class SnagFinder {
 
     private SnagFinder() {}
 
-    static List<Snag> find(List<Assigned> roles, Drafts drafts, List<ReadQuestion> questions, List<GatheredKey> keys) {
+    static List<Snag> find(
+            Source source, List<Assigned> roles, Drafts drafts, List<ReadQuestion> questions, List<GatheredKey> keys) {
         SnagFinder finder = new SnagFinder();
         for (int i = 0; i < questions.size(); i++) {
             finder.look(i + 1, drafts.questions().get(i), questions.get(i), keys.get(i));
         }
         finder.numbers(drafts.questions());
         finder.total(roles, questions);
+        DocumentSnags.find(source, roles, drafts, questions, finder.snags);
         return List.copyOf(finder.snags);
     }
 
@@ -37,7 +68,7 @@ final class SnagFinder {
 
     private void look(int place, Draft draft, ReadQuestion read, GatheredKey key) {
         if (!read.question().isKeyed()) {
-            add("missing-key", place, draft, "No right answer found for this one. Set it here.");
+            unkeyed(place, draft, read, key);
         }
         boolean namesFigure = FIGURE_NAMED
                 .matcher(read.question().particulars().stem().plain())
@@ -58,6 +89,25 @@ final class SnagFinder {
         }
         if (read.question() instanceof ChoiceQuestion choice) {
             options(place, draft, choice);
+        }
+    }
+
+    private void unkeyed(int place, Draft draft, ReadQuestion read, GatheredKey key) {
+        List<List<String>> gaps = read.question().match(GAPS);
+        boolean some = gaps.stream().anyMatch(gap -> !gap.isEmpty());
+        if (some) {
+            int first = gaps.indexOf(List.of()) + 1;
+            add("gap-without-answer", place, draft, "Gap " + first + " has no answer. Type it here.");
+        } else if (read.question() instanceof ChoiceQuestion && key.text().isPresent()) {
+            String said = key.text().get();
+            String start = said.length() > 40 ? said.substring(0, 40) + "\u2026" : said;
+            add(
+                    "answer-outside",
+                    place,
+                    draft,
+                    "The key says \u201c" + start + "\u201d, but no option says that. Choose the right one here.");
+        } else {
+            add("missing-key", place, draft, "No right answer found for this one. Set it here.");
         }
     }
 

@@ -9,17 +9,23 @@ import java.util.List;
  * @param format the lower-case name of the format ("docx", "txt")
  * @param lines all lines; line {@code i} has the number {@code i + 1}
  * @param figures the pictures that spans of the lines refer to by id, in order of appearance
+ * @param notes what was put right on the way
  */
-public record Source(String name, String format, List<Line> lines, List<Figure> figures) {
+public record Source(String name, String format, List<Line> lines, List<Figure> figures, List<Note> notes) {
     public Source {
         lines = List.copyOf(lines);
         figures = List.copyOf(figures);
+        notes = List.copyOf(notes);
         for (int i = 0; i < lines.size(); i++) {
             if (lines.get(i).number() != i + 1) {
                 throw new IllegalArgumentException(
                         "line " + (i + 1) + " is numbered " + lines.get(i).number());
             }
         }
+    }
+
+    public Source(String name, String format, List<Line> lines, List<Figure> figures) {
+        this(name, format, lines, figures, List.of());
     }
 
     /** The line with this 1-based number. */

@@ -24,6 +24,9 @@ public final class Tidying {
 
     private static final String MISSING_KEY = "missing-key";
 
+    /** What the reader says of keys; whether it still holds is seen in the quiz. */
+    private static final Set<String> OF_KEYS = Set.of(MISSING_KEY, "answer-outside", "gap-without-answer");
+
     private Tidying() {}
 
     public static Tidied apply(Source source, Decisions decisions) {
@@ -44,7 +47,7 @@ public final class Tidying {
                     ? ""
                     : reading.questions().get(snag.question() - 1).question().id();
             boolean gone = !id.isEmpty() && !present.contains(id);
-            if (!gone && !snag.kind().equals(MISSING_KEY) && !isSettled(snag, id, decisions)) {
+            if (!gone && !OF_KEYS.contains(snag.kind()) && !isSettled(snag, id, decisions)) {
                 open.add(new Tidied.OpenSnag(snag.kind(), id, snag.line(), snag.message(), false));
             }
         }
@@ -64,6 +67,19 @@ public final class Tidying {
                 .orElse(1);
         if (question.isKeyed()) {
             return Optional.empty();
+        }
+        Optional<Snag> said = reading.snags().stream()
+                .filter(snag -> OF_KEYS.contains(snag.kind()) && !snag.kind().equals(MISSING_KEY))
+                .filter(snag -> snag.question() > 0
+                        && reading.questions()
+                                .get(snag.question() - 1)
+                                .question()
+                                .id()
+                                .equals(question.id()))
+                .findFirst();
+        if (said.isPresent()) {
+            return Optional.of(new Tidied.OpenSnag(
+                    said.get().kind(), question.id(), line, said.get().message(), true));
         }
         String message = question instanceof ChoiceQuestion
                 ? "No right answer found for this one. Press the leaf beside it."

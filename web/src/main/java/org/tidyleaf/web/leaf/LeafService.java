@@ -100,7 +100,7 @@ public class LeafService {
         List<Figure> light = source.figures().stream()
                 .map(f -> new Figure(f.id(), f.mediaType(), f.alternative(), new byte[0]))
                 .toList();
-        return new Source(source.name(), source.format(), source.lines(), light);
+        return new Source(source.name(), source.format(), source.lines(), light, source.notes());
     }
 
     private static void summarise(LeafEntity leaf, Tidied tidied) {

@@ -1,0 +1,111 @@
+package org.tidyleaf.reading;
+
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Note;
+import org.tidyleaf.source.Place;
+import org.tidyleaf.source.Source;
+
+/** What a teacher should look at outside single questions: text and pictures left over, passages for nobody. */
+final class DocumentSnags {
+
+    /** Shorter lines that belong to no question are headings, names and notices. */
+    private static final int LONG_LEFT_OVER = 100;
+
+    /** Characters that a font of signs drew, or that stand for what could not be decoded. */
+    private static final Pattern UNREADABLE = Pattern.compile("[\\x{E000}-\\x{F8FF}\\x{FFFD}]");
+
+    private static final Pattern RANGE = Vocabulary.pattern(
+            "\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
+
+    private DocumentSnags() {}
+
+    static void find(
+            Source source, List<Assigned> roles, Drafts drafts, List<ReadQuestion> questions, List<Snag> snags) {
+        boolean begun = false;
+        for (int i = 0; i < roles.size(); i++) {
+            Cues cues = roles.get(i).cues();
+            Role role = roles.get(i).step().role();
+            begun |= role == Role.STEM;
+            boolean nobodys = role == Role.ASIDE || role == Role.FIGURE && drafts.owners()[i] == 0;
+            if (nobodys && begun && isBody(cues.line())) {
+                leftOver(cues, snags);
+            }
+            unreadable(cues.line(), drafts.owners()[i], snags);
+        }
+        ranges(roles, questions, snags);
+        for (Note note : source.notes()) {
+            snags.add(new Snag(note.kind(), owner(note.line(), roles, drafts), note.line(), note.message()));
+        }
+    }
+
+    /** The 1-based place of the question that a line belongs to, or 0. */
+    private static int owner(int line, List<Assigned> roles, Drafts drafts) {
+        for (int i = 0; i < roles.size(); i++) {
+            if (roles.get(i).cues().line().number() == line && drafts.owners()[i] > 0) {
+                return drafts.owners()[i];
+            }
+        }
+        return 0;
+    }
+
+    private static boolean isBody(Line line) {
+        return line.layout().place() == Place.BODY || line.layout().place() == Place.TEXT_BOX;
+    }
+
+    private static void leftOver(Cues cues, List<Snag> snags) {
+        int line = cues.line().number();
+        if (cues.is(Cues.Trait.FIGURE_ONLY)) {
+            snags.add(new Snag(
+                    "figure-nowhere",
+                    0,
+                    line,
+                    "This picture belongs to no question. Join it to one, or leave it out."));
+        } else if (cues.text().length() >= LONG_LEFT_OVER && cues.lead().isEmpty()) {
+            snags.add(new Snag(
+                    "left-over",
+                    0,
+                    line,
+                    "A long text was set aside. If it is a passage or part of a question, say so here."));
+        }
+    }
+
+    private static void unreadable(Line line, int owner, List<Snag> snags) {
+        if (owner > 0 && UNREADABLE.matcher(line.text()).find()) {
+            snags.add(new Snag(
+                    "formula-to-check",
+                    owner,
+                    line.number(),
+                    "Some signs here could not be read. Compare them with your document and type them anew."));
+        }
+    }
+
+    /** "Read the text for questions 7 to 9" where no such number is printed. */
+    private static void ranges(List<Assigned> roles, List<ReadQuestion> questions, List<Snag> snags) {
+        for (Assigned piece : roles) {
+            boolean announces = piece.step().role() == Role.STIMULUS
+                    && !piece.step().more()
+                    && piece.cues().is(Cues.Trait.PASSAGE_WORD);
+            Matcher matcher = RANGE.matcher(piece.cues().text());
+            if (announces && matcher.find()) {
+                int first = Integer.parseInt(matcher.group(1));
+                int last = Integer.parseInt(matcher.group(2));
+                boolean met = questions.stream()
+                        .map(read -> read.question().particulars().number().replaceAll("\\D+$", ""))
+                        .filter(number -> number.matches("\\d{1,4}"))
+                        .mapToInt(Integer::parseInt)
+                        .anyMatch(number -> first <= number && number <= last);
+                if (!met) {
+                    snags.add(new Snag(
+                            "range-empty",
+                            0,
+                            piece.cues().line().number(),
+                            "No question has a number from " + first + " to " + last
+                                    + ". Look at the numbers, or at the range."));
+                }
+            }
+        }
+    }
+}
