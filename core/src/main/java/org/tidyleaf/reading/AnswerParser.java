@@ -14,7 +14,8 @@ final class AnswerParser {
     private static final Pattern ONE = Pattern.compile("[(\\[]?\\b([A-Za-z]|\\d{1,2})\\b[)\\].:]?");
     private static final Pattern LETTERS = Vocabulary.pattern("\\s*[(\\[]?([A-Z]|\\d{1,2})[)\\].:]?(?:\\s*(?:[,;/&+]|"
             + Vocabulary.ALL.either("and") + "|\\s)\\s*[(\\[]?(?:[A-Z]|\\d{1,2})[)\\].:]?)*\\s*\\.?\\s*");
-    private static final Pattern LETTER_AND_TEXT = Pattern.compile("\\s*[(\\[]?([A-Za-z])[).\\]:-]\\s*(.+)");
+    private static final Pattern LETTER_AND_TEXT =
+            Pattern.compile("\\s*[(\\[]?([A-Za-z])(?:[).\\]:-]|\\s+[-\u2013\u2014:=](?=\\s))\\s*(.+)");
 
     private AnswerParser() {}
 

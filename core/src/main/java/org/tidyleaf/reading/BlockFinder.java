@@ -129,6 +129,7 @@ final class BlockFinder {
                     table.stream().allMatch(piece -> cell(piece).orElseThrow().column() < 2);
             if (twoColumns && table.size() >= 4) {
                 table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
+                lead(from - 1);
             }
             return;
         }
@@ -136,9 +137,40 @@ final class BlockFinder {
         while (end < all.size() && isPairLine(all.get(end))) {
             end++;
         }
-        for (int i = from; i < end && end - from >= 2; i++) {
+        if (end - from < 2) {
+            return;
+        }
+        while (end < all.size() && isRightOnly(end)) {
+            end++;
+        }
+        for (int i = from; i < end; i++) {
             found.put(i, Blocks.Kind.PAIR);
         }
+        lead(from - 1);
+    }
+
+    /** What stands right above the pairs asks for them, unless it heads a section. */
+    private void lead(int piece) {
+        if (number(piece).isEmpty()
+                && !all.get(piece).is(Trait.SECTION_WORD)
+                && !all.get(piece).is(Trait.HEADING)) {
+            found.put(piece, Blocks.Kind.LEAD);
+        }
+    }
+
+    /** A last line with nothing but one more target, far to the right: one that is left over. */
+    private boolean isRightOnly(int piece) {
+        Cues cues = all.get(piece);
+        String above = BETWEEN.split(all.get(piece - 1).text(), 2).length == 2
+                ? BETWEEN.split(all.get(piece - 1).text(), 2)[1]
+                : all.get(piece - 1).text();
+        Optional<Label> before = LabelFinder.letterAt(above, 0, above.length());
+        return cues.line().layout().indent() > 0
+                && cues.line().layout().cell().isEmpty()
+                && before.isPresent()
+                && cues.labels().stream()
+                        .anyMatch(label -> label.shape().equals(before.get().shape())
+                                && label.ordinal() == before.get().ordinal() + 1);
     }
 
     private static boolean isPairLine(Cues cues) {

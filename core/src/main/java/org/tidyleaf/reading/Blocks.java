@@ -1,7 +1,9 @@
 package org.tidyleaf.reading;
 
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What stands below a question as one block of its own shape.
@@ -12,6 +14,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
 
     /** The part of a block that a piece is. */
     enum Kind {
+        /** What asks for the pairs below it. */
+        LEAD,
         /** A pair's line, or one of the two cells of a pair. */
         PAIR,
         /** A step to be ordered, with a blank for its number before it. */
@@ -28,6 +32,13 @@ record Blocks(Map<Integer, Kind> byPiece) {
         GAP_ANSWER
     }
 
+    /** The places of what stands inside blocks, not of what asks for them. */
+    Set<Integer> inside() {
+        Set<Integer> inside = new HashSet<>(byPiece.keySet());
+        inside.removeIf(piece -> byPiece.get(piece) == Kind.LEAD);
+        return inside;
+    }
+
     Optional<Kind> at(int piece) {
         return Optional.ofNullable(byPiece.get(piece));
     }
@@ -36,6 +47,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
     Optional<Step> step(int piece, Step from) {
         int inside = Math.max(0, from.option());
         return at(piece).map(kind -> switch (kind) {
+            case LEAD -> new Step(Role.STEM, from.role() == Role.STEM && from.option() == 0, 0);
             case PAIR -> new Step(Role.PAIR, false, inside);
             case STEP -> new Step(Role.OPTION, false, inside + 1);
             case ROW, CELL -> new Step(Role.ROW, false, inside);

@@ -62,8 +62,15 @@ final class CueFinder {
             Vocabulary.pattern(".*?\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + WORDS.either("to") + ")\\s*(\\d{1,3})\\b.*");
     private static final Pattern END = Vocabulary.pattern("\\W{0,8}" + WORDS.either("end") + "\\b.*");
     private static final Pattern LEAD =
-            Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "model", "feedback", "hint", "label") + ")"
+            Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "list", "model", "feedback", "hint", "label") + ")"
                     + "(?:\\s*\\([^)]{1,12}\\))?" + DELIMITER);
+
+    /** "The correct answer is: c": a sentence needs no colon. */
+    private static final Pattern SENTENCE_LEAD =
+            Vocabulary.pattern(WORDS.either("answer_sentence") + "\\s*:?\\s+(?=\\S)");
+
+    private static final Pattern TYPE_HEAD = Vocabulary.pattern(
+            "(?:[IVX]{1,5}[.)]\\s*|[A-Z][.)]\\s*)?" + WORDS.either("type_head") + "\\b(?:[^?]{0,60})");
 
     private CueFinder() {}
 
@@ -73,6 +80,7 @@ final class CueFinder {
             all.add(find(source.line(piece.segment().line()), piece));
         }
         markLoneJudgements(all);
+        BareLetters.label(all);
         return all;
     }
 
@@ -174,10 +182,16 @@ final class CueFinder {
     }
 
     private static Optional<Lead> lead(Line line, Segment segment, Set<String> words) {
-        if (!WORDS.mentions(words, "answer", "model", "feedback", "hint", "label")) {
+        int from = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
+        if (WORDS.mentions(words, "answer_sentence")) {
+            Matcher sentence = SENTENCE_LEAD.matcher(line.text()).region(from, segment.to());
+            if (sentence.lookingAt()) {
+                return Optional.of(new Lead(Announces.KEY, sentence.end()));
+            }
+        }
+        if (!WORDS.mentions(words, "answer", "list", "model", "feedback", "hint", "label")) {
             return Optional.empty();
         }
-        int from = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
         Matcher matcher = LEAD.matcher(line.text()).region(from, segment.to());
         if (!matcher.lookingAt()) {
             return Optional.empty();
@@ -185,7 +199,7 @@ final class CueFinder {
         String word = matcher.group(1);
         Announces announces = WORDS.has("model", word)
                 ? Announces.MODEL
-                : WORDS.has("answer", word)
+                : WORDS.has("answer", word) || WORDS.has("list", word)
                         ? Announces.KEY
                         : WORDS.has("hint", word)
                                 ? Announces.HINT
@@ -207,6 +221,14 @@ final class CueFinder {
                 WORDS.mentions(words, "fill")
                         && (FILL_IN.matcher(text).find()
                                 || FILL_IN_BARE.matcher(text).matches()));
+        add(
+                traits,
+                Trait.TYPE_HEAD,
+                text.length() < SHORT
+                        && WORDS.mentions(words, "type_head")
+                        && TYPE_HEAD.matcher(text).matches());
+        add(traits, Trait.TEST_WORD, text.length() < SHORT * 2 && WORDS.mentions(words, "test_word"));
+        add(traits, Trait.SCHOOL_WORD, text.length() < SHORT && WORDS.mentions(words, "school_word"));
         add(traits, Trait.RULE, RULE.matcher(text).matches());
         add(traits, Trait.WRITING_LINE, WRITING.matcher(text).matches());
         add(

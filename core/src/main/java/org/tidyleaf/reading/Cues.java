@@ -56,6 +56,12 @@ record Cues(
     enum Trait {
         /** "Name ______ Date ______". */
         FILL_IN,
+        /** "True or false", "Short answers": it says how the next questions are answered. */
+        TYPE_HEAD,
+        /** "Quiz", "Unit test": it says what kind of paper this is. */
+        TEST_WORD,
+        /** "College", "School": it says whose paper this is. */
+        SCHOOL_WORD,
         /** Nothing but a rule or ornament. */
         RULE,
         /** A rule of underscores or dots, to write on. */
@@ -99,6 +105,11 @@ record Cues(
 
     int spaceBefore() {
         return piece.first() ? line.layout().spaceBefore() : 0;
+    }
+
+    /** The same piece with its beginning understood in these ways. */
+    Cues withLabels(List<Label> other) {
+        return new Cues(piece, line, text, margin, List.copyOf(other), sign, lead, words, traits);
     }
 
     /** Where the text behind the label, or behind the sign, begins in the line. */

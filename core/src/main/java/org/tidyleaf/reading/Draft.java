@@ -41,7 +41,12 @@ final class Draft {
 
     int stimulus = -1;
     boolean keyInColumn;
-    int writingLines;
+    /** The lines printed to write on, by number. */
+    final List<Integer> writing = new ArrayList<>();
+
+    /** For a part of a question, what stands above all its parts. */
+    final List<Segment> lead = new ArrayList<>();
+
     boolean inSequence;
     double doubt;
 
@@ -49,6 +54,10 @@ final class Draft {
         this.id = id;
         this.number = number;
         this.section = section;
+    }
+
+    int writingLines() {
+        return writing.size();
     }
 
     int firstLine() {

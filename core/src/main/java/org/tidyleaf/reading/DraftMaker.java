@@ -73,17 +73,29 @@ final class DraftMaker {
             // A picture that waited for a question that never came belongs to none.
             owners[i] = owners[i] > questions.size() ? 0 : owners[i];
         }
-        List<Stimulus> stimuli = passages.stream()
+        List<Stimulus> stimuli = new ArrayList<>(passages.stream()
                 .map(p -> new Stimulus(prose.text(p.segments())))
-                .toList();
-        return new Drafts(title, List.copyOf(sections), stimuli, List.copyOf(questions), owners);
+                .toList());
+        PartSplitter splitter = new PartSplitter(source, stems, roles, owners);
+        List<Draft> whole = splitter.split(questions);
+        for (int i = 0; i < whole.size(); i++) {
+            List<Segment> lead = whole.get(i).lead;
+            if (!lead.isEmpty()) {
+                boolean first = i == 0 || !whole.get(i - 1).lead.equals(lead);
+                if (first) {
+                    stimuli.add(new Stimulus(prose.text(lead)));
+                }
+                whole.get(i).stimulus = stimuli.size() - 1;
+            }
+        }
+        return new Drafts(title, List.copyOf(sections), stimuli, whole, owners, splitter.roles());
     }
 
     private void take(int index, Assigned piece) {
         Cues cues = piece.cues();
         Step step = piece.step();
         switch (step.role()) {
-            case TITLE -> title = cues.text();
+            case TITLE -> title = cues.text().split("\\t|\\s{4,}")[0];
             case SECTION -> section(cues);
             case INSTRUCTION -> instruction(cues);
             case STIMULUS -> passage(cues, step.more());
@@ -154,7 +166,8 @@ final class DraftMaker {
         if (isNumberCell(index)) {
             return;
         }
-        Optional<Label> label = piece.step().more() ? Optional.empty() : stemLabel(cues);
+        Optional<Label> label =
+                piece.step().more() ? Optional.empty() : stemLabel(cues).or(() -> headLabel(index));
         int from = cues.contentStart(label);
         if (label.isPresent() && habits.marginKey()) {
             Optional<MatchResult> margin = HabitFinder.marginKey(cues, label.get());
@@ -192,6 +205,13 @@ final class DraftMaker {
                 .or(() -> cues.labels().stream()
                         .filter(label -> label.kind() == Label.Kind.NUMBER)
                         .findFirst());
+    }
+
+    /** "II. Match …": the numeral heads a group of questions and is not part of what is asked. */
+    private Optional<Label> headLabel(int index) {
+        return roles.get(index).cues().labels().stream()
+                .filter(label -> habits.headings().contains(index) && label.kind() == Label.Kind.ROMAN)
+                .findFirst();
     }
 
     private void begin(int index, Cues cues) {
@@ -257,7 +277,7 @@ final class DraftMaker {
             }
         }
         if (cues.is(Cues.Trait.WRITING_LINE)) {
-            open.ifPresent(draft -> draft.writingLines++);
+            open.ifPresent(draft -> draft.writing.add(cues.line().number()));
         }
     }
 
@@ -307,7 +327,7 @@ final class DraftMaker {
     private void key(Draft draft, Cues cues, Step step) {
         Draft.Announced said = announced(cues, step);
         if (ANSWER_BLANK.matcher(said.text()).matches()) {
-            draft.writingLines++;
+            draft.writing.add(cues.line().number());
         } else {
             boolean model = cues.announces(Cues.Announces.MODEL) || step.more() && draft.keys.isEmpty();
             (model ? draft.models : draft.keys).add(said);

@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
@@ -32,20 +33,27 @@ final class HabitFinder {
 
     private HabitFinder() {}
 
-    /** @param without places of an answer list, whose numbers are none of questions */
-    static Habits find(List<Cues> all, Set<Integer> without) {
+    /**
+     * @param without places of an answer list, whose numbers are none of questions
+     * @param inBlocks places of pairs and the like, which stand for a question as numbers do
+     */
+    static Habits find(List<Cues> all, Set<Integer> without, Set<Integer> inBlocks) {
         Map<String, List<Seen>> series = series(all, without);
         Map<String, List<Seen>> chains = new TreeMap<>();
         series.forEach((shape, seen) -> questionSeries(seen).ifPresent(members -> chains.put(shape, members)));
         withoutStrayCodes(chains);
+        Set<Integer> worded = withoutHeads(all, chains);
         Set<Integer> numbered = new HashSet<>();
         chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
         Map<String, Integer> options = new HashMap<>();
         Set<Integer> headings = headings(all, numbered);
+        headings.addAll(worded);
+        Set<Integer> within = new HashSet<>(numbered);
+        within.addAll(inBlocks);
         series.forEach((shape, seen) -> {
             Label.Kind kind = seen.get(0).label().kind();
             boolean lettered = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN;
-            int count = lettered ? countInRuns(seen, numbered) : 0;
+            int count = lettered ? countInRuns(seen, within) : 0;
             if (count > 0) {
                 options.put(shape, count);
             } else if (lettered && countInRuns(seen, Set.of()) > 0) {
@@ -69,6 +77,42 @@ final class HabitFinder {
                 Set.copyOf(chained),
                 Set.copyOf(headings),
                 hasMarginKey(all, chained, stems));
+    }
+
+    /**
+     * "Exercise 1 … 1) 2) 3) Exercise 2 … 4) 5)": where plain numbers count on through worded ones and ask something, the
+     * worded ones head groups of questions. Takes those out and gives their places.
+     */
+    private static Set<Integer> withoutHeads(List<Cues> all, Map<String, List<Seen>> chains) {
+        for (String shape : List.copyOf(chains.keySet())) {
+            List<Seen> outer = chains.get(shape);
+            boolean heads = isWorded(shape)
+                    && chains.entrySet().stream()
+                            .filter(e ->
+                                    e.getValue().get(0).label().kind() == Label.Kind.NUMBER && !isWorded(e.getKey()))
+                            .anyMatch(e -> countsOnThrough(all, outer, e.getValue()));
+            if (heads) {
+                chains.remove(shape);
+                return outer.stream().map(Seen::piece).collect(Collectors.toSet());
+            }
+        }
+        return Set.of();
+    }
+
+    private static boolean asks(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        boolean judged = cues.text().matches(".*\\b[TVRWJP]\\s*/?\\s*[FOWN]\\W*");
+        boolean lettered = piece + 1 < all.size()
+                && all.get(piece + 1).labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
+        return judged || lettered || cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) || cues.is(Trait.ENDS_SENTENCE);
+    }
+
+    private static boolean countsOnThrough(List<Cues> all, List<Seen> outer, List<Seen> inner) {
+        long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
+        long asking = inner.stream().filter(s -> asks(all, s.piece())).count();
+        int first = outer.get(0).piece();
+        boolean behind = inner.stream().allMatch(s -> s.piece() > first);
+        return restarts == 1 && inner.size() > outer.size() && asking * 2 >= inner.size() && behind;
     }
 
     /** A label and the place of its piece. */

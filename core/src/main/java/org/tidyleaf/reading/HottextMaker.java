@@ -35,7 +35,7 @@ final class HottextMaker {
     /** @param said what a key says, or empty */
     static Optional<Hottext> find(Draft draft, Particulars particulars, String said) {
         Prose stem = particulars.stem();
-        boolean plain = draft.options.isEmpty() && draft.writingLines <= 1 && stem.gapCount() == 0;
+        boolean plain = draft.options.isEmpty() && draft.writingLines() <= 1 && stem.gapCount() == 0;
         if (!plain || !stem.pictures().isEmpty() || !draft.judgement.isEmpty()) {
             return Optional.empty();
         }

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -41,6 +43,8 @@ final class KeyGatherer {
 
     /** One source's answer. */
     private record Claim(Set<Integer> chosen, KeySource source, String evidence) {}
+
+    private static final Pattern LEFT_NUMBER = Pattern.compile("(?:_+\\s*)?[(\\[]?(\\d{1,2})[.):\\]]?\\s");
 
     /** A format marks keys if it sets some but not all options apart in most questions that have no other key. */
     private void findFormattingHabit() {
@@ -79,7 +83,7 @@ final class KeyGatherer {
         formatting(draft).ifPresent(claims::add);
         Optional<KeyList.Item> listed = listed(draft);
         Optional<String> text = draft.keys.isEmpty()
-                ? listed.map(KeyList.Item::text)
+                ? listed.map(KeyList.Item::text).or(() -> listedPairs(draft))
                 : Optional.of(Draft.join(draft.keys).plain());
         if (claims.isEmpty()) {
             KeySource from = draft.keys.isEmpty() && draft.models.isEmpty() && text.isPresent()
@@ -127,14 +131,30 @@ final class KeyGatherer {
         return claims;
     }
 
+    /** Where the lefts of pairs are numbered like questions, the list of answers has an entry for each. */
+    private Optional<String> listedPairs(Draft draft) {
+        List<String> said = new ArrayList<>();
+        for (Cues cues : draft.pairs) {
+            Matcher number = LEFT_NUMBER.matcher(cues.text());
+            if (number.lookingAt()) {
+                find(draft, number.group(1)).ifPresent(item -> said.add(number.group(1) + "-" + item.text()));
+            }
+        }
+        return said.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", said));
+    }
+
     private static KeySource lineSource(Draft draft) {
         return draft.keyInColumn ? KeySource.COLUMN : KeySource.ANSWER_LINE;
     }
 
     private Optional<KeyList.Item> listed(Draft draft) {
+        return find(draft, draft.number);
+    }
+
+    private Optional<KeyList.Item> find(Draft draft, String number) {
         String heading =
                 draft.section < 0 ? "" : all.sections().get(draft.section).title();
-        return list.find(draft.number, heading);
+        return list.find(number, heading);
     }
 
     private void claim(Draft draft, Draft.Announced said, KeySource kind, String words, List<Claim> claims) {

@@ -29,7 +29,18 @@ final class KeyListFinder {
     private static final Pattern RUN =
             Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
     private static final Pattern NUMBER = Pattern.compile(
-            "(?:^|(?<=[\\s,;|\u2013\u2014-]))[(]?(\\d{1,3})([a-h]?)(?:\\s*[.):=]|\\s*[-\u2013](?=\\s)|(?=\\s))\\s*");
+            "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
+                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[.):=]|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?=(?-i:[A-Z]\\b)))\\s*",
+            Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
+
+    /** "1b 2a 3c": a number and a letter, nothing else. */
+    private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
+
+    private static final Pattern ANNOUNCED = Vocabulary.pattern(Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*");
+    private static final Pattern LABELS_BEHIND = Pattern.compile("(?:\\t|\\s{2,})\\p{L}{2,12}\\s*:.*$");
+
+    /** A key in one line stands so near to the end. */
+    private static final int LAST_LINES = 4;
 
     /** A narrow first column wraps its name over further lines. */
     private static final int LAST_ROW_BELOW = 3;
@@ -62,7 +73,40 @@ final class KeyListFinder {
                 }
             }
         }
+        return inOneLine(all);
+    }
+
+    /** "Key: 1B 2A; 7 wax" below the last question: more answers than one question could want. */
+    private static KeyList inOneLine(List<Cues> all) {
+        for (int i = all.size() - 1; i > 0 && i >= all.size() - LAST_LINES; i--) {
+            Optional<Cues.Lead> lead = all.get(i).lead().filter(l -> l.announces() == Cues.Announces.KEY);
+            if (lead.isPresent()) {
+                KeyListFinder finder = new KeyListFinder(all);
+                Cues cues = all.get(i);
+                String said = cues.line()
+                        .text()
+                        .substring(lead.get().end(), cues.piece().segment().to());
+                int line = cues.line().number();
+                finder.compact(said, line);
+                if (finder.items.isEmpty()) {
+                    finder.numbered(said, line);
+                }
+                boolean first =
+                        !finder.items.isEmpty() && finder.items.get(0).number().equals("1");
+                if (first && finder.items.size() > Math.max(2, gapsAbove(all, i))) {
+                    return new KeyList(List.copyOf(finder.items), Set.of(i), KeySource.ANSWER_LIST);
+                }
+            }
+        }
         return KeyList.NONE;
+    }
+
+    private static int gapsAbove(List<Cues> all, int piece) {
+        int gaps = 0;
+        for (int i = Math.max(0, piece - LAST_LINES); i < piece; i++) {
+            gaps += ProseMaker.gapsIn(all.get(i).text());
+        }
+        return gaps;
     }
 
     /** All answers of a file that holds nothing else. */
@@ -114,7 +158,10 @@ final class KeyListFinder {
         }
         boolean onlyNumbers = numberRow.length > 0 && numberPiece == piece;
         if (items.size() == before && !onlyNumbers) {
-            numbered(cues);
+            compact(cues.text(), cues.line().number());
+        }
+        if (items.size() == before && !onlyNumbers) {
+            numbered(cues.text(), cues.line().number());
         }
         if (items.size() > before || FILE_HEADING.matcher(cues.text()).matches()) {
             taken.add(piece);
@@ -172,9 +219,27 @@ final class KeyListFinder {
         }
     }
 
+    private void compact(String text, int line) {
+        String[] words = text.strip().split("\\s+|(?<=[,;])");
+        int above = last;
+        List<KeyList.Item> found = new ArrayList<>();
+        for (String word : words) {
+            Matcher matcher = COMPACT.matcher(word.strip());
+            if (!matcher.matches() || Integer.parseInt(matcher.group(1)) <= above) {
+                return;
+            }
+            above = Integer.parseInt(matcher.group(1));
+            found.add(new KeyList.Item(heading, matcher.group(1), matcher.group(2), line));
+        }
+        if (found.size() > 1) {
+            items.addAll(found);
+            last = above;
+        }
+    }
+
     /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
-    private void numbered(Cues cues) {
-        Matcher matcher = NUMBER.matcher(cues.text());
+    private void numbered(String text, int line) {
+        Matcher matcher = NUMBER.matcher(text);
         String number = "";
         int from = -1;
         while (matcher.find()) {
@@ -184,10 +249,7 @@ final class KeyListFinder {
                     : value == last + 1 || value == last && !matcher.group(2).isEmpty();
             if (next) {
                 if (from >= 0) {
-                    add(
-                            number,
-                            cues.text().substring(from, matcher.start()),
-                            cues.line().number());
+                    add(number, text.substring(from, matcher.start()), line);
                 }
                 number = matcher.group(1) + matcher.group(2);
                 from = matcher.end();
@@ -195,7 +257,7 @@ final class KeyListFinder {
             }
         }
         if (from >= 0) {
-            add(number, cues.text().substring(from), cues.line().number());
+            add(number, text.substring(from), line);
         }
     }
 
@@ -245,8 +307,23 @@ final class KeyListFinder {
         return cues.text().replaceAll("[^\\da-h]", "");
     }
 
+    /** "Answer: B  Points: 1": the answer alone, without its announcing word and the labels behind it. */
+    private static String unlabelled(String answer) {
+        Matcher announced = ANNOUNCED.matcher(answer.strip());
+        return announced.lookingAt()
+                ? LABELS_BEHIND
+                        .matcher(answer.strip().substring(announced.end()))
+                        .replaceFirst("")
+                : answer;
+    }
+
     private void add(String number, String answer, int line) {
-        String text = answer.replaceAll("^[\\s,;:|\u2013\u2014-]+|[\\s,;|\u2013\u2014-]+$", "");
+        String text = unlabelled(answer).replaceAll("^[\\s,;:|\u2013\u2014-]+|[\\s,;|\u2013\u2014-]+$", "");
+        if (text.isEmpty() && number.matches("\\d+[a-h]")) {
+            // "4b" among other answers: the letter is no part of the number but the answer.
+            items.add(new KeyList.Item(
+                    heading, number.substring(0, number.length() - 1), number.substring(number.length() - 1), line));
+        }
         if (!text.isEmpty()) {
             items.add(new KeyList.Item(heading, number, text, line));
         }

@@ -11,7 +11,7 @@ record Layouts(KeyList keyList, Columns columns, Blocks blocks) {
     /** Pieces whose labels say nothing about how questions are numbered. */
     Set<Integer> settled() {
         Set<Integer> settled = new HashSet<>(keyList.pieces());
-        settled.addAll(blocks.byPiece().keySet());
+        settled.addAll(blocks.inside());
         return settled;
     }
 

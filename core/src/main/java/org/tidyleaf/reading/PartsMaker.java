@@ -27,8 +27,8 @@ import org.tidyleaf.source.Segment;
 final class PartsMaker {
 
     private static final Pattern ORDER_ASKED = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("order") + "\\b.*");
-    private static final Pattern SIDE_LABEL =
-            Pattern.compile("\\s*(?:[(\\[]?(\\d{1,2}|[A-Za-z])[.):\\]]\\s*|(\\d{1,2}|[A-Za-z])\\s+)");
+    private static final Pattern SIDE_LABEL = Pattern.compile(
+            "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:[(\\[]?(\\d{1,2}|[A-Za-z])[.):\\]]\\s*|(\\d{1,2}|[A-Za-z])\\s+)");
     private static final Pattern PAIR_KEY =
             Pattern.compile("(\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
     private static final Pattern TICKED = Pattern.compile("[xX\u2713\u2714\u2611\u2612\u25cf]|\\[[xX]]|\\([xX]\\)");
@@ -72,8 +72,8 @@ final class PartsMaker {
         return ordered ? Optional.of(order(draft, particulars, key.text().orElse(""))) : Optional.empty();
     }
 
-    /** One side of the pairs: what is printed before each, and its text. */
-    private record Side(List<String> labels, List<Prose> texts) {}
+    /** One side of the pairs: what is printed before each, its text, and what is written on the blank before it. */
+    private record Side(List<String> labels, List<Prose> texts, List<String> blanks) {}
 
     private Match match(Draft draft, Particulars particulars, String said) {
         List<Segment> left = new ArrayList<>();
@@ -81,7 +81,11 @@ final class PartsMaker {
         boolean equals = sides(draft, left, right);
         Side lefts = side(left);
         Side rights = side(right);
-        List<Integer> key = equals ? straight(lefts.texts().size()) : pairKey(said, lefts, rights);
+        List<Integer> written = lefts.blanks().stream()
+                .map(letter -> indexOf(rights.labels(), letter))
+                .toList();
+        boolean whole = !written.isEmpty() && !written.contains(-1);
+        List<Integer> key = equals ? straight(lefts.texts().size()) : whole ? written : pairKey(said, lefts, rights);
         return new Match(particulars, lefts.texts(), rights.texts(), key);
     }
 
@@ -101,6 +105,9 @@ final class PartsMaker {
                 left.add(new Segment(segment.line(), segment.from(), between.start()));
                 right.add(new Segment(segment.line(), between.end(), segment.to()));
                 equals &= !between.group().isBlank();
+            } else {
+                right.add(segment);
+                equals = false;
             }
         }
         return equals;
@@ -114,17 +121,19 @@ final class PartsMaker {
     private Side side(List<Segment> segments) {
         List<String> labels = new ArrayList<>();
         List<Segment> cut = new ArrayList<>();
+        List<String> blanks = new ArrayList<>();
         for (Segment segment : segments) {
             Matcher matcher = SIDE_LABEL.matcher(prose.raw(segment));
             if (matcher.lookingAt()) {
-                labels.add(matcher.group(1) == null ? matcher.group(2) : matcher.group(1));
+                labels.add(matcher.group(2) == null ? matcher.group(3) : matcher.group(2));
+                blanks.add(matcher.group(1) == null ? "" : matcher.group(1));
                 cut.add(new Segment(segment.line(), segment.from() + matcher.end(), segment.to()));
             }
         }
         boolean all = cut.size() == segments.size() && new HashSet<>(labels).size() == labels.size();
         List<Prose> texts = (all ? cut : segments)
                 .stream().map(segment -> prose.text(List.of(segment))).toList();
-        return new Side(all ? labels : List.of(), texts);
+        return new Side(all ? labels : List.of(), texts, all ? blanks : List.of());
     }
 
     private static List<Integer> pairKey(String said, Side lefts, Side rights) {

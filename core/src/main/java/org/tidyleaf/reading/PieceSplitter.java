@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -13,6 +15,9 @@ final class PieceSplitter {
 
     /** From this many letters in a row, a single space between them is enough to believe in options. */
     private static final int CONVINCING_RUN = 3;
+
+    private static final Pattern BOX = Pattern.compile(
+            "(?<=^|\\s)(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[[ xX]?]|\\([ xX]\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
     private PieceSplitter() {}
 
@@ -46,7 +51,23 @@ final class PieceSplitter {
                 best = cuts;
             }
         }
-        return best;
+        return best.isEmpty() ? boxes(text) : best;
+    }
+
+    /** "[ ] 45°   [x] 90°": boxes side by side, each with its option. */
+    private static List<Integer> boxes(String text) {
+        List<Integer> starts = new ArrayList<>();
+        Matcher matcher = BOX.matcher(text);
+        while (matcher.find()) {
+            starts.add(matcher.start());
+        }
+        boolean apart = starts.size() > 1
+                && starts.stream().skip(1).allMatch(start -> isWide(text, start) || starts.size() > 2);
+        return apart
+                ? starts.stream()
+                        .filter(start -> start > 0 && !text.substring(0, start).isBlank())
+                        .toList()
+                : List.of();
     }
 
     /** The places to cut for one series of labels: those of its longest run A, B, C, … or one that begins the line. */

@@ -2,12 +2,12 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.Hottext;
+import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
@@ -91,13 +91,38 @@ final class QuestionMaker {
     }
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {
+        if (hasOnlyBlanks(draft)) {
+            return blanks(draft, particulars, key.text().orElse(""));
+        }
         if (!draft.options.isEmpty()) {
             return choice(draft, particulars, key);
         }
         if (!draft.judgement.isEmpty()) {
-            return new TrueFalse(particulars, judgementOptions(draft.judgement), key.chosen());
+            boolean letters = draft.judgement.equals(List.of("True", "False"));
+            List<String> words = letters ? judgedBy(draft).orElse(draft.judgement) : draft.judgement;
+            return new TrueFalse(particulars, judgementOptions(words), key.chosen());
         }
         return open(draft, particulars, key);
+    }
+
+    /** "a. ____ b. ____": lettered places to write, as many answers as there are letters. */
+    private boolean hasOnlyBlanks(Draft draft) {
+        return draft.options.size() > 1
+                && draft.options.stream()
+                        .map(option -> prose.text(option.segments).plain())
+                        .allMatch(text -> ProseMaker.gapsIn(text) == 1
+                                && text.codePoints().noneMatch(Character::isLetterOrDigit));
+    }
+
+    private static TextEntry blanks(Draft draft, Particulars particulars, String said) {
+        List<Inline> gaps = new ArrayList<>();
+        int before = particulars.stem().gapCount();
+        for (int i = 1; i <= draft.options.size(); i++) {
+            gaps.add(new Inline.Text(" ", Set.of()));
+            gaps.add(new Inline.Gap(before + i));
+        }
+        int all = before + draft.options.size();
+        return new TextEntry(particulars.withStem(particulars.stem().plus(gaps)), GapParser.accepted(said, all));
     }
 
     private Question choice(Draft draft, Particulars particulars, GatheredKey key) {
@@ -133,7 +158,7 @@ final class QuestionMaker {
 
     private Question open(Draft draft, Particulars particulars, GatheredKey key) {
         Optional<TextEntry> bracketed = BracketedGaps.find(particulars);
-        if (bracketed.isPresent() && key.text().isEmpty() && draft.writingLines == 0) {
+        if (bracketed.isPresent() && key.text().isEmpty() && draft.writingLines() == 0) {
             return bracketed.get();
         }
         String said = key.text().orElse("");
@@ -141,12 +166,14 @@ final class QuestionMaker {
         if (gaps > 0 && draft.gapAnswers.size() == gaps) {
             return new TextEntry(particulars, draft.gapAnswers);
         }
+        Optional<List<String>> pair = gaps == 0 ? judgedBy(draft) : Optional.empty();
+        if (pair.isPresent() && (said.isEmpty() || byInitial(said, pair.get()).isPresent())) {
+            Set<Integer> chosen = byInitial(said, pair.get()).map(Set::of).orElse(Set.of());
+            return new TrueFalse(particulars, judgementOptions(pair.get()), chosen);
+        }
         Optional<Integer> judged = AnswerParser.judgement(said);
         if (judged.isPresent() && gaps == 0 && said.length() > 0) {
             return new TrueFalse(particulars, judgementOptions(List.of("True", "False")), Set.of(judged.get()));
-        }
-        if (gaps == 0 && said.isEmpty() && isJudgedSection(draft)) {
-            return new TrueFalse(particulars, judgementOptions(List.of("True", "False")), Set.of());
         }
         Optional<NumericEntry.Key> number = NumberParser.key(said);
         if (number.isPresent() && gaps <= 1) {
@@ -155,7 +182,7 @@ final class QuestionMaker {
         boolean shortKey = !said.isEmpty()
                 && said.split("\\s+").length <= SHORT_ANSWER_WORDS * Math.max(1, gaps) + 2
                 && !said.endsWith(".");
-        boolean essay = draft.writingLines > 1
+        boolean essay = draft.writingLines() > 1
                 || EXPLAIN.matcher(particulars.stem().plain()).matches();
         if (gaps > 0 || shortKey && draft.models.isEmpty() && !essay) {
             return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
@@ -165,27 +192,49 @@ final class QuestionMaker {
 
     private static Question withoutKey(Draft draft, Particulars particulars, String said) {
         String stem = particulars.stem().plain();
-        boolean asksNumber = NUMBER_ASKED.matcher(stem).matches() && draft.writingLines <= 1;
-        boolean explains = EXPLAIN.matcher(stem).matches() || draft.writingLines > 1 || !draft.models.isEmpty();
+        boolean asksNumber = NUMBER_ASKED.matcher(stem).matches() && draft.writingLines() <= 1;
+        boolean explains = EXPLAIN.matcher(stem).matches() || draft.writingLines() > 1 || !draft.models.isEmpty();
         if (said.isEmpty() && !explains && asksNumber) {
             return new NumericEntry(particulars, Optional.empty());
         }
-        if (said.isEmpty() && !explains && draft.writingLines == 1) {
+        if (said.isEmpty() && !explains && draft.writingLines() == 1) {
             return new TextEntry(particulars, List.of(List.of()));
         }
         Prose model = draft.models.isEmpty() ? Prose.of(said) : Draft.join(draft.models);
         return new ExtendedText(particulars, model);
     }
 
-    private boolean isJudgedSection(Draft draft) {
+    /** The two words that the section's heading says statements are judged by: "richtig oder falsch?". */
+    private Optional<List<String>> judgedBy(Draft draft) {
         if (draft.section < 0) {
-            return false;
+            return Optional.empty();
         }
         Section section = sections.get(draft.section);
-        String heading = (section.title() + " " + section.instructions().plain()).toLowerCase(Locale.ROOT);
-        return Vocabulary.ALL.pairs().stream()
-                .anyMatch(pair -> heading.matches(
-                        ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,8}\\b" + Pattern.quote(pair[1]) + "\\b.*"));
+        String heading = section.title() + " " + section.instructions().plain();
+        for (String[] pair : Vocabulary.ALL.pairs()) {
+            boolean named = Vocabulary.pattern(
+                            ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,8}\\b" + Pattern.quote(pair[1]) + "\\b.*")
+                    .matcher(heading)
+                    .matches();
+            if (named) {
+                return Optional.of(List.of(capital(pair[0]), capital(pair[1])));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static String capital(String word) {
+        return Character.toUpperCase(word.charAt(0)) + word.substring(1);
+    }
+
+    /** "R" for Right: 0 or 1; empty where the text is something else. */
+    private static Optional<Integer> byInitial(String said, List<String> pair) {
+        for (int i = 0; i < pair.size(); i++) {
+            if (said.strip().equalsIgnoreCase(pair.get(i).substring(0, 1))) {
+                return Optional.of(i);
+            }
+        }
+        return Optional.empty();
     }
 
     private static List<String> evidence(List<Draft> drafts, int index, GatheredKey key) {
@@ -211,7 +260,7 @@ final class QuestionMaker {
     private static double doubt(Draft draft, Question question, GatheredKey key) {
         boolean guessed = question instanceof ExtendedText open
                 && open.answer().isEmpty()
-                && draft.writingLines == 0
+                && draft.writingLines() == 0
                 && !EXPLAIN.matcher(open.particulars().stem().plain()).matches();
         double doubt = key.conflict().isPresent() ? Math.max(draft.doubt, 0.5) : draft.doubt;
         return Math.round(Math.max(doubt, guessed ? GUESSED_TYPE : 0) * 1000) / 1000.0;

@@ -24,7 +24,8 @@ public final class Reader {
         List<Cues> cues = CueFinder.find(source, pieces);
         KeyList ownList = KeyListFinder.find(cues);
         Layouts layouts = new Layouts(ownList, ColumnFinder.find(cues), BlockFinder.find(cues));
-        Habits habits = HabitFinder.find(cues, layouts.settled());
+        Habits habits =
+                HabitFinder.find(cues, layouts.settled(), layouts.blocks().inside());
         Lessons lessons = new Lessons(cues, pins);
         List<Assigned> roles = RoleAssigner.assign(cues, habits, pins, lessons, layouts);
         Drafts drafts = DraftMaker.make(source, roles, habits, lessons, layouts);
@@ -34,8 +35,8 @@ public final class Reader {
         if (key.isPresent()) {
             questions = withCopy(questions, key.get());
         }
-        List<Snag> snags = SnagFinder.find(source, roles, drafts, questions, keys);
-        List<Entry> ledger = LedgerKeeper.keep(source, roles, drafts.owners());
+        List<Snag> snags = SnagFinder.find(source, drafts.roles(), drafts, questions, keys);
+        List<Entry> ledger = LedgerKeeper.keep(source, drafts.roles(), drafts.owners());
         return new Reading(title(source, drafts), drafts.sections(), drafts.stimuli(), questions, ledger, snags);
     }
 

@@ -88,6 +88,8 @@ final class RoleScorer {
         fit -= cues.text().startsWith("(") ? CLEAR : 0;
         fit -= cues.is(Trait.FILL_IN) || cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.SECTION_WORD) ? LEANING : 0;
+        fit += cues.is(Trait.TEST_WORD) ? LEANING : 0;
+        fit -= cues.is(Trait.SCHOOL_WORD) && !cues.is(Trait.TEST_WORD) ? CLEAR + LEANING : 0;
         return fit - (hasOwnLabel(cues) ? CLEAR : 0);
     }
 
@@ -99,8 +101,9 @@ final class RoleScorer {
         double fit = -CLEAR;
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) ? SURE : 0;
+        fit += cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
-        fit += habits.headings().contains(index) ? CLEAR : 0;
+        fit += isNumeralHead(index, cues) ? SURE + LEANING : habits.headings().contains(index) ? CLEAR : 0;
         fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? CLEAR : 0;
@@ -120,12 +123,20 @@ final class RoleScorer {
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
         fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;
+        boolean forAll = !from.inQuestion() && cues.is(Trait.INSTRUCTION_WORD) && cues.is(Trait.ENDS_SENTENCE);
+        fit += forAll ? SLIGHT + SLIGHT : 0;
         fit += to.more() ? LEANING + flow(cues, before) : 0;
         fit -= from.inQuestion() ? CLEAR : 0;
         fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
-        fit -= cues.sign().isPresent() ? CLEAR : 0;
+        fit -= cues.sign().isPresent() || isNumeralHead(index, cues) ? CLEAR : 0;
         return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    /** "II. Multiple choice" in a series of such heads. */
+    private boolean isNumeralHead(int index, Cues cues) {
+        return habits.headings().contains(index)
+                && cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.ROMAN);
     }
 
     private double stimulus(int index, Cues cues, Optional<Cues> before, Step from, Step to) {

@@ -24,8 +24,9 @@ final class StemTrimmer {
             .map(StemTrimmer::judgementPattern)
             .toList();
 
-    /** A question's blank behind its question mark, with the unit perhaps, is where the answer goes and no gap in it. */
-    private static final Pattern BLANK_BEHIND = Pattern.compile("(?<=\\?)\\s*[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
+    /** A blank behind the end of the sentence, with the unit perhaps, is where the answer goes and no gap in it. */
+    private static final Pattern BLANK_BEHIND =
+            Pattern.compile("(?:(?<=\\?)\\s*|(?<=!|[^.\\s]\\.)\\s+)[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
 
     private final Source source;
 
@@ -52,7 +53,7 @@ final class StemTrimmer {
         }
         Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
         if (blank.find()) {
-            draft.writingLines++;
+            draft.writing.add(whole.line());
             rest = new Segment(rest.line(), rest.from(), rest.from() + blank.start());
         }
         if (!source.text(rest).isBlank()) {

@@ -1,0 +1,153 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+
+/**
+ * "6. Convert. (a) 3 cm = ____ mm (b) …": lettered lines that each ask something are no options but questions 6a and 6b,
+ * with what stands above them as their passage.
+ */
+final class PartSplitter {
+
+    private static final Pattern ASKS = Vocabulary.pattern(
+            ".*\\?\\s*|" + Vocabulary.ALL.either("explain") + "\\b.*|" + Vocabulary.ALL.either("number") + "\\b.*");
+
+    private final Source source;
+    private final StemTrimmer stems;
+    private final List<Assigned> roles;
+    private final int[] owners;
+
+    /** @param owners for each piece the 1-based place of its question; changed where questions are split */
+    PartSplitter(Source source, StemTrimmer stems, List<Assigned> roles, int[] owners) {
+        this.source = source;
+        this.stems = stems;
+        this.roles = new ArrayList<>(roles);
+        this.owners = owners;
+    }
+
+    /** The roles as they are after splitting. */
+    List<Assigned> roles() {
+        return List.copyOf(roles);
+    }
+
+    List<Draft> split(List<Draft> questions) {
+        List<Draft> result = new ArrayList<>();
+        int[] before = owners.clone();
+        for (int place = 1; place <= questions.size(); place++) {
+            Draft draft = questions.get(place - 1);
+            if (hasParts(draft)) {
+                List<Draft> parts = parts(draft);
+                recast(before, place, parts, result.size());
+                result.addAll(parts);
+            } else {
+                result.add(draft);
+                for (int i = 0; i < before.length; i++) {
+                    owners[i] = before[i] == place ? result.size() : owners[i];
+                }
+            }
+        }
+        return result;
+    }
+
+    private boolean hasParts(Draft draft) {
+        boolean lettered = draft.options.size() > 1
+                && draft.options.stream()
+                        .allMatch(option -> option.label.matches("[a-z]|[ivx]{1,4}") && !option.signed);
+        if (!lettered || !draft.words.isEmpty() || !draft.ranks.isEmpty()) {
+            return false;
+        }
+        boolean onlyBlanks = draft.options.stream().anyMatch(option -> isBlank(text(option)));
+        if (onlyBlanks) {
+            return false;
+        }
+        boolean gaps = draft.options.stream().allMatch(option -> ProseMaker.gapsIn(text(option)) > 0);
+        boolean ask = draft.options.stream()
+                .allMatch(option -> ASKS.matcher(text(option)).matches());
+        return gaps && !text(draft.stem).endsWith("?") || ask;
+    }
+
+    private static boolean isBlank(String text) {
+        return !text.codePoints().anyMatch(Character::isLetterOrDigit);
+    }
+
+    private String text(Draft.OptionDraft option) {
+        return text(option.segments);
+    }
+
+    private String text(List<Segment> segments) {
+        return String.join(" ", segments.stream().map(source::text).toList()).strip();
+    }
+
+    private List<Draft> parts(Draft draft) {
+        List<Draft> parts = new ArrayList<>();
+        for (Draft.OptionDraft option : draft.options) {
+            Segment first = option.segments.get(0);
+            String id = "q" + first.line() + (parts.isEmpty() || !isSameLine(draft, first) ? "" : "-" + first.from());
+            Draft part = new Draft(id, draft.number + option.label, draft.section);
+            part.lead.addAll(draft.stem);
+            part.inSequence = true;
+            part.doubt = draft.doubt;
+            part.feedback.addAll(option.feedback);
+            if (parts.isEmpty()) {
+                part.pictures.addAll(draft.pictures);
+            }
+            option.segments.forEach(segment -> stems.add(part, segment));
+            parts.add(part);
+        }
+        for (Cues cues : draft.cues) {
+            part(parts, draft, cues.line().number()).cues.add(cues);
+        }
+        parts.stream().filter(part -> part.cues.isEmpty()).forEach(part -> part.cues.add(draft.cues.get(0)));
+        draft.keys.forEach(key -> part(parts, draft, key.segment().line()).keys.add(key));
+        draft.models.forEach(
+                key -> part(parts, draft, key.segment().line()).models.add(key));
+        draft.feedback.forEach(
+                said -> part(parts, draft, said.segment().line()).feedback.add(said));
+        draft.hints.forEach(
+                said -> part(parts, draft, said.segment().line()).hints.add(said));
+        draft.writing.forEach(line -> part(parts, draft, line).writing.add(line));
+        return parts;
+    }
+
+    private static boolean isSameLine(Draft draft, Segment segment) {
+        return draft.options.stream()
+                        .filter(option -> option.segments.get(0).line() == segment.line())
+                        .count()
+                > 1;
+    }
+
+    /** The part that a line belongs to: the last one that begins at or above it. */
+    private static Draft part(List<Draft> parts, Draft whole, int line) {
+        int found = 0;
+        for (int i = 0; i < parts.size(); i++) {
+            found = whole.options.get(i).segments.get(0).line() <= line ? i : found;
+        }
+        return parts.get(found);
+    }
+
+    /** The lead's lines become a passage, the parts' lines stems, and all of them get their new owners. */
+    private void recast(int[] before, int place, List<Draft> parts, int earlier) {
+        int part = 0;
+        boolean begun = false;
+        for (int i = 0; i < before.length; i++) {
+            if (before[i] != place) {
+                continue;
+            }
+            Assigned piece = roles.get(i);
+            Step step = piece.step();
+            if (step.role() == Role.STEM) {
+                roles.set(
+                        i,
+                        new Assigned(piece.cues(), new Step(Role.STIMULUS, step.more(), step.option()), piece.doubt()));
+            } else if (step.role() == Role.OPTION) {
+                part += !step.more() && begun && part + 1 < parts.size() ? 1 : 0;
+                begun = true;
+                roles.set(i, new Assigned(piece.cues(), new Step(Role.STEM, step.more(), 0), piece.doubt()));
+            }
+            owners[i] = earlier + part + 1;
+        }
+    }
+}
