@@ -1,6 +1,9 @@
 package org.tidyleaf.intake;
 
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.commonmark.ext.gfm.tables.TablesExtension;
 import org.commonmark.node.Node;
 import org.commonmark.parser.Parser;
@@ -10,6 +13,10 @@ import org.tidyleaf.source.Source;
 /** Markdown (CommonMark with tables), as chat assistants write it; line ends stay line ends. */
 final class MarkdownFormat implements Format {
 
+    /** \\( … \\), $$ … $$, and $ … $ where a sign of mathematics stands between, for prices have dollar signs too. */
+    private static final Pattern FORMULA =
+            Pattern.compile("\\\\\\((.+?)\\\\\\)|\\$\\$(.+?)\\$\\$|\\$(?=\\S)([^$\\n]*?[\\\\^_=][^$\\n]*?)(?<=\\S)\\$");
+
     @Override
     public String ending() {
         return "md";
@@ -18,7 +25,10 @@ final class MarkdownFormat implements Format {
     @Override
     public Source read(String name, byte[] bytes) throws IntakeException {
         var extensions = List.of(TablesExtension.create());
-        Node document = Parser.builder().extensions(extensions).build().parse(TextFormat.decode(name, bytes));
+        Node document = Parser.builder()
+                .extensions(extensions)
+                .build()
+                .parse(protectedFormulas(TextFormat.decode(name, bytes)));
         String html = HtmlRenderer.builder()
                 .extensions(extensions)
                 .softbreak("<br>")
@@ -27,5 +37,16 @@ final class MarkdownFormat implements Format {
                 .render(document);
         Source source = HtmlFormat.read(name, html);
         return new Source(name, "md", source.lines(), source.figures());
+    }
+
+    /** Formulas pass through Markdown untouched; those between dollar signs get the delimiters of all others. */
+    private static String protectedFormulas(String text) {
+        return FORMULA.matcher(text).replaceAll(found -> {
+            String latex = Stream.of(found.group(1), found.group(2), found.group(3))
+                    .filter(group -> group != null)
+                    .findFirst()
+                    .orElse("");
+            return Matcher.quoteReplacement("\\\\(" + latex.replaceAll("([\\\\_*`\\[\\]{}])", "\\\\$1") + "\\\\)");
+        });
     }
 }

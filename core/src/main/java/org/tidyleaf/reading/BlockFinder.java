@@ -67,6 +67,7 @@ final class BlockFinder {
         }
         if (!table.isEmpty() && isGrid(table)) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
+            lead(lead);
         } else if (WORDS.mentions(cues.words(), "match")
                 && MATCH.matcher(cues.text()).find()) {
             pairs(lead + 1, table);

@@ -53,8 +53,8 @@ final class CueFinder {
     private static final Pattern WRITING = Pattern.compile("(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}");
 
     private static final Pattern GAP = Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[\\s{2,}]|\\(\\s{2,}\\)");
-    private static final Pattern SECTION = Vocabulary.pattern(
-            WORDS.either("section") + "\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
+    private static final Pattern SECTION = Vocabulary.pattern(WORDS.either("section") + "\\s+(?:"
+            + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
     private static final Pattern INSTRUCTION =
             Vocabulary.pattern("(?:.{0,60}[.!:(]\\s*)?" + WORDS.either("instruction") + "\\b.*");
     private static final Pattern PASSAGE = Vocabulary.pattern("\\b" + WORDS.either("passage") + "\\b");
@@ -68,6 +68,12 @@ final class CueFinder {
     /** "The correct answer is: c": a sentence needs no colon. */
     private static final Pattern SENTENCE_LEAD =
             Vocabulary.pattern(WORDS.either("answer_sentence") + "\\s*:?\\s+(?=\\S)");
+
+    private static final Pattern PASSAGE_HEAD =
+            Vocabulary.pattern(WORDS.either("passage_head") + "(?:\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,4}))?\\s*[:.]?");
+
+    /** A title with the date's blank far behind it is still a title. */
+    private static final Pattern FAR_BEHIND = Pattern.compile("(\\S[^_]{7,}?)(?:\\t|\\s{4,}).*");
 
     private static final Pattern TYPE_HEAD = Vocabulary.pattern(
             "(?:[IVX]{1,5}[.)]\\s*|[A-Z][.)]\\s*)?" + WORDS.either("type_head") + "\\b(?:[^?]{0,60})");
@@ -121,9 +127,11 @@ final class CueFinder {
                 traits(line, segment, text, words));
     }
 
-    /** "☐ a) wax": the letter counts, the box is only there to be ticked. */
+    /** "☐ a) wax", "• A. wax": the letter counts, the box or bullet is only there to be ticked. */
     private static List<Label> behindBox(String text, List<Label> labels, int end) {
-        if (labels.isEmpty() || labels.get(0).kind() != Label.Kind.BOX) {
+        boolean sign = !labels.isEmpty()
+                && (labels.get(0).kind() == Label.Kind.BOX || labels.get(0).kind() == Label.Kind.BULLET);
+        if (!sign) {
             return List.of();
         }
         return LabelFinder.find(text, labels.get(0).end(), end).stream()
@@ -215,12 +223,11 @@ final class CueFinder {
     }
 
     private static void words(String text, Set<String> words, Set<Trait> traits) {
+        add(traits, Trait.FILL_IN, isFillIn(text, words) && !hasTitleBefore(text));
         add(
                 traits,
-                Trait.FILL_IN,
-                WORDS.mentions(words, "fill")
-                        && (FILL_IN.matcher(text).find()
-                                || FILL_IN_BARE.matcher(text).matches()));
+                Trait.PASSAGE_HEAD,
+                text.length() < EARLY && PASSAGE_HEAD.matcher(text).matches());
         add(
                 traits,
                 Trait.TYPE_HEAD,
@@ -259,6 +266,18 @@ final class CueFinder {
         add(traits, Trait.QUESTION_MARK, text.endsWith("?"));
         add(traits, Trait.COLON, text.endsWith(":"));
         add(traits, Trait.GAP, GAP.matcher(text).find());
+    }
+
+    private static boolean isFillIn(String text, Set<String> words) {
+        return WORDS.mentions(words, "fill")
+                && (FILL_IN.matcher(text).find() || FILL_IN_BARE.matcher(text).matches());
+    }
+
+    private static boolean hasTitleBefore(String text) {
+        Matcher matcher = FAR_BEHIND.matcher(text);
+        return matcher.matches()
+                && WORDS.mentions(Vocabulary.wordsOf(matcher.group(1)), "test_word")
+                && !isFillIn(matcher.group(1), Vocabulary.wordsOf(matcher.group(1)));
     }
 
     /** Words that announce a passage stand near the beginning of its lead. */

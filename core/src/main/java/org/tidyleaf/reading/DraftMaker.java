@@ -104,6 +104,11 @@ final class DraftMaker {
             case ASIDE -> aside(index, cues);
             default -> {
                 open = step.inQuestion() ? open : Optional.empty();
+                boolean loneBlock = open.isEmpty() && (step.role() == Role.PAIR || step.role() == Role.ROW);
+                if (loneBlock) {
+                    // A grid or pairs right below a heading: a question for themselves, its text still missing.
+                    begin(index, cues);
+                }
                 open.ifPresent(draft -> partOf(draft, index, piece));
             }
         }
@@ -210,7 +215,8 @@ final class DraftMaker {
     /** "II. Match …": the numeral heads a group of questions and is not part of what is asked. */
     private Optional<Label> headLabel(int index) {
         return roles.get(index).cues().labels().stream()
-                .filter(label -> habits.headings().contains(index) && label.kind() == Label.Kind.ROMAN)
+                .filter(label -> habits.headings().contains(index)
+                        && (label.kind() == Label.Kind.ROMAN || label.kind() == Label.Kind.LETTER))
                 .findFirst();
     }
 

@@ -44,6 +44,7 @@ final class KeyGatherer {
     /** One source's answer. */
     private record Claim(Set<Integer> chosen, KeySource source, String evidence) {}
 
+    private static final Pattern PART = Pattern.compile("(\\d{1,3})([a-z])");
     private static final Pattern LEFT_NUMBER = Pattern.compile("(?:_+\\s*)?[(\\[]?(\\d{1,2})[.):\\]]?\\s");
 
     /** A format marks keys if it sets some but not all options apart in most questions that have no other key. */
@@ -154,7 +155,23 @@ final class KeyGatherer {
     private Optional<KeyList.Item> find(Draft draft, String number) {
         String heading =
                 draft.section < 0 ? "" : all.sections().get(draft.section).title();
-        return list.find(number, heading);
+        return list.find(number, heading).or(() -> ofPart(number, heading));
+    }
+
+    /** "5. (a) queenless (b) mate" holds the answers of 5a and 5b. */
+    private Optional<KeyList.Item> ofPart(String number, String heading) {
+        Matcher part = PART.matcher(number);
+        if (!part.matches()) {
+            return Optional.empty();
+        }
+        return list.find(part.group(1), heading).flatMap(whole -> {
+            Matcher answer = Pattern.compile("(?:^|\\s|[,;])[(\\[]?" + part.group(2)
+                            + "[).:\\]]\\s*(.*?)(?=(?:\\s|[,;])+[(\\[]?[a-z][).:\\]]\\s|$)")
+                    .matcher(whole.text());
+            return answer.find()
+                    ? Optional.of(new KeyList.Item(whole.heading(), number, answer.group(1), whole.line()))
+                    : Optional.empty();
+        });
     }
 
     private void claim(Draft draft, Draft.Announced said, KeySource kind, String words, List<Claim> claims) {

@@ -36,7 +36,8 @@ final class KeyListFinder {
     /** "1b 2a 3c": a number and a letter, nothing else. */
     private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
 
-    private static final Pattern ANNOUNCED = Vocabulary.pattern(Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*");
+    private static final Pattern ANNOUNCED =
+            Vocabulary.pattern(Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*");
     private static final Pattern LABELS_BEHIND = Pattern.compile("(?:\\t|\\s{2,})\\p{L}{2,12}\\s*:.*$");
 
     /** A key in one line stands so near to the end. */

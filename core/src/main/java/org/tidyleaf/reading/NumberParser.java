@@ -12,7 +12,7 @@ final class NumberParser {
     private static final String NUMBER =
             "([-\u2212\u2013+]?\\d{1,3}(?:[ \u00a0\u202f]\\d{3})+(?:[.,]\\d+)?|[-\u2212\u2013+]?\\d+(?:[.,]\\d+)?)";
     private static final Pattern KEY = Pattern.compile("\\s*" + NUMBER
-            + "\\s*([^\\d\\s,;(\u00b1+][^\\d,;(\u00b1]{0,24}?)?\\s*"
+            + "\\s*([^\\d\\s,;(\u00b1+][^\\d,;(\u00b1]{0,24}?(?:(?<=\\p{L})[23])?)?\\s*"
             + "(?:[,;(]?\\s*(?:\u00b1|\\+/-|\\+-|tolerance:?|toleranz:?|tol\\.?)\\s*" + NUMBER + "[^\\d]{0,10}\\)?"
             + "|\\([^\\d)]{0,20}" + NUMBER + "\\s*\\D{1,8}\\s*" + NUMBER + "[^\\d)]{0,8}\\))?\\s*\\.?\\s*");
 

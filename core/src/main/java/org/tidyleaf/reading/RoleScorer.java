@@ -103,10 +103,12 @@ final class RoleScorer {
         fit += cues.is(Trait.HEADING) ? SURE : 0;
         fit += cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
-        fit += isNumeralHead(index, cues) ? SURE + LEANING : habits.headings().contains(index) ? CLEAR : 0;
+        fit += isLabelledHead(index, cues) ? SURE + LEANING : habits.headings().contains(index) ? CLEAR : 0;
         fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
-        fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? CLEAR : 0;
+        fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index, cues)) || cues.is(Trait.GAP) ? CLEAR : 0;
+        fit -= cues.is(Trait.PASSAGE_HEAD) ? SURE : 0;
+        fit -= cues.is(Trait.TEST_WORD) && from.option() == Step.BEFORE_TITLE ? CLEAR + LEANING : 0;
         fit -= cues.is(Trait.LONG) ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FILL_IN) || cues.is(Trait.END_WORD) ? CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
@@ -129,21 +131,26 @@ final class RoleScorer {
         fit -= from.inQuestion() ? CLEAR : 0;
         fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
-        fit -= cues.sign().isPresent() || isNumeralHead(index, cues) ? CLEAR : 0;
+        fit -= cues.sign().isPresent() || isLabelledHead(index, cues) ? CLEAR : 0;
         return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
     }
 
-    /** "II. Multiple choice" in a series of such heads. */
-    private boolean isNumeralHead(int index, Cues cues) {
+    /** "II. Multiple choice", "B. Words" in a series of such heads. */
+    private boolean isLabelledHead(int index, Cues cues) {
         return habits.headings().contains(index)
-                && cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.ROMAN);
+                && optionLabel(cues).isEmpty()
+                && cues.labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.ROMAN
+                                || label.kind() == Label.Kind.LETTER
+                                || label.kind() == Label.Kind.NUMBER && !hasStemLabel(cues));
     }
 
     private double stimulus(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
         double fit = -CLEAR;
         boolean announced = cues.is(Trait.PASSAGE_WORD) || cues.is(Trait.RANGE);
         fit -= from.inQuestion() && !announced ? CLEAR : 0;
-        fit += cues.is(Trait.RANGE) && cues.is(Trait.PASSAGE_WORD) ? SURE : 0;
+        fit += cues.is(Trait.RANGE) && cues.is(Trait.PASSAGE_WORD) && !cues.is(Trait.SECTION_WORD) ? SURE : 0;
+        fit += cues.is(Trait.PASSAGE_HEAD) ? SURE + CLEAR : 0;
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
         fit += to.more() ? CLEAR + flow(cues, before) : 0;

@@ -1,0 +1,132 @@
+package org.tidyleaf.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.URISyntaxException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.tidyleaf.intake.Intake;
+import org.tidyleaf.intake.IntakeException;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Question;
+
+/**
+ * Whole documents of many habits (in the folder {@code documents} of the test resources), each with what a careful
+ * teacher would want of it in a file {@code NAME.expected}: sections, then a line for each question with its number, type,
+ * points and stem, its options with a star before the right ones, or its answer.
+ */
+class WholeDocumentsTest {
+
+    private static Path folder() {
+        try {
+            return Path.of(WholeDocumentsTest.class.getResource("/documents").toURI());
+        } catch (URISyntaxException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    static List<Path> documents() throws IOException {
+        try (Stream<Path> files = Files.list(folder())) {
+            return files.filter(file -> !file.toString().endsWith(".expected"))
+                    .sorted()
+                    .toList();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("documents")
+    void aDocumentIsReadAsACarefulTeacherWould(Path document) throws IOException, IntakeException {
+        String name = document.getFileName().toString();
+        Path expected = folder().resolve(name.substring(0, name.indexOf('.')) + ".expected");
+        assertThat(shown(read(document))).isEqualTo(Files.readString(expected).strip());
+    }
+
+    /** Common practice: a locale must not change what is read; Turkish is the one that changes letters. */
+    @Test
+    void aLocaleChangesNothing() throws IOException, IntakeException {
+        Path document = folder().resolve("final-examination.txt");
+        Reading here = read(document);
+        Locale usual = Locale.getDefault();
+        try {
+            Locale.setDefault(Locale.forLanguageTag("tr-TR"));
+            assertThat(read(document)).isEqualTo(here);
+        } finally {
+            Locale.setDefault(usual);
+        }
+    }
+
+    private static Reading read(Path document) throws IOException, IntakeException {
+        String name = document.getFileName().toString();
+        return new Reader().read(new Intake().read(name, Files.readAllBytes(document)), Pins.NONE, Optional.empty());
+    }
+
+    private static String shown(Reading reading) {
+        StringBuilder text = new StringBuilder(reading.title()).append('\n');
+        int section = -1;
+        int passage = -1;
+        for (ReadQuestion read : reading.questions()) {
+            var particulars = read.question().particulars();
+            if (particulars.section() != section) {
+                section = particulars.section();
+                text.append("== ")
+                        .append(
+                                section < 0
+                                        ? ""
+                                        : reading.sections().get(section).title())
+                        .append('\n');
+            }
+            if (particulars.stimulus() != passage) {
+                passage = particulars.stimulus();
+                String words =
+                        passage < 0 ? "" : reading.stimuli().get(passage).text().plain();
+                text.append("-- ")
+                        .append(words, 0, Math.min(40, words.length()))
+                        .append('\n');
+            }
+            text.append(question(read.question())).append('\n');
+        }
+        reading.snags()
+                .forEach(snag -> text.append("! ")
+                        .append(snag.kind())
+                        .append(" line ")
+                        .append(snag.line())
+                        .append('\n'));
+        return text.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
+    }
+
+    private static String question(Question question) {
+        var particulars = question.particulars();
+        String head = particulars.number() + " " + question.type().label()
+                + particulars
+                        .points()
+                        .map(points -> " " + points.toPlainString() + "p")
+                        .orElse("") + " "
+                + particulars.stem().plain();
+        return head + (question instanceof ChoiceQuestion choice ? options(choice) : answer(question));
+    }
+
+    private static String options(ChoiceQuestion choice) {
+        StringBuilder options = new StringBuilder();
+        for (int i = 0; i < choice.options().size(); i++) {
+            options.append("\n    ")
+                    .append(choice.key().contains(i) ? "*" : "-")
+                    .append(' ')
+                    .append(choice.options().get(i).text().plain());
+        }
+        return options.toString();
+    }
+
+    private static String answer(Question question) {
+        String answer = AnswerText.of(question);
+        return answer.isEmpty() ? "" : "\n    = " + answer.replace("\n", "\n    = ");
+    }
+}
