@@ -31,12 +31,21 @@ final class PdfFormat implements Format {
             PdfPageReader reader = new PdfPageReader();
             List<PdfPage> pages = new ArrayList<>();
             for (int page = 0; page < document.getNumberOfPages(); page++) {
-                pages.add(reader.read(document, page));
+                PdfPage read = reader.read(document, page);
+                List<PdfTables.Table> tables = PdfTables.find(read);
+                List<PdfPage.Mark> drawings = PdfDrawings.find(read, tables);
+                pages.add(read.with(
+                        PdfRules.apply(read, tables), PdfDrawings.cutOut(document, page, drawings), drawings, tables));
             }
             if (pages.stream().allMatch(page -> page.glyphs().isEmpty())) {
                 throw new IntakeException.Unreadable(
                         name + " is a scan: it holds pictures of pages and no text. Have its text"
                                 + " recognised first, or drop the document it was printed from.");
+            }
+            if (isGibberish(pages)) {
+                throw new IntakeException.Unreadable(name
+                        + " has letters that can't be decoded: copied out of it they make no sense either. Print it"
+                        + " to a new PDF, or drop the document it was made from.");
             }
             LineCollector lines = new LineCollector();
             List<Figure> figures = new ArrayList<>();
@@ -48,5 +57,25 @@ final class PdfFormat implements Format {
             throw new IntakeException.Unreadable(
                     name + " is damaged or no PDF. Save it again from the program it was made with.", damaged);
         }
+    }
+
+    /** A third of all signs without a meaning: the fonts came without the table that says which letters they draw. */
+    private static boolean isGibberish(List<PdfPage> pages) {
+        long all = 0;
+        long unknown = 0;
+        for (PdfPage page : pages) {
+            for (PdfPage.Glyph glyph : page.glyphs()) {
+                int sign = glyph.text().codePointAt(0);
+                int type = Character.getType(sign);
+                all += Character.isWhitespace(sign) ? 0 : 1;
+                unknown += type == Character.PRIVATE_USE
+                                || type == Character.UNASSIGNED
+                                || type == Character.CONTROL
+                                || sign == 0xFFFD
+                        ? 1
+                        : 0;
+            }
+        }
+        return unknown * 3 > all;
     }
 }

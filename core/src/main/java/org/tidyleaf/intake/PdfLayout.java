@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 import org.tidyleaf.source.Place;
@@ -33,6 +34,11 @@ final class PdfLayout {
     /** The share of a page's height at its top and bottom where running heads stand. */
     private static final float MARGIN = 0.1f;
 
+    /** Headings are so many times as large as the text, and their rows so near to each other. */
+    private static final float HEADING_SIZE = 1.25f;
+
+    private static final float HEADING_PITCH = 1.7f;
+
     /** In points: heads of two pages that stand within it stand at the same height. */
     private static final float SAME_HEIGHT = 6;
 
@@ -45,8 +51,10 @@ final class PdfLayout {
         }
         Set<String> running = running(pages, all);
         double pitch = pitch(all);
+        TableNumbers numbers = new TableNumbers();
+        float body = bodySize(all);
         for (int i = 0; i < pages.size(); i++) {
-            page(pages.get(i), all.get(i), running, pitch, lines, figures);
+            page(pages.get(i), all.get(i), new Usual(running, pitch, body), numbers, lines, figures);
         }
     }
 
@@ -69,7 +77,7 @@ final class PdfLayout {
 
     private static List<Row> rows(PdfPage page) {
         List<PdfPage.Glyph> sorted = new ArrayList<>(page.glyphs());
-        sorted.removeIf(glyph -> glyph.text().isBlank());
+        sorted.removeIf(glyph -> glyph.text().isBlank() || page.isInDrawing(glyph) || page.isInTable(glyph));
         sorted.sort(Comparator.comparingDouble(PdfPage.Glyph::y).thenComparingDouble(PdfPage.Glyph::x));
         List<Row> rows = new ArrayList<>();
         List<PdfPage.Glyph> open = new ArrayList<>();
@@ -196,6 +204,24 @@ final class PdfLayout {
                 .toList();
     }
 
+    /** What all pages share: texts that recur at their edges, the usual distance of rows and size of letters. */
+    private record Usual(Set<String> running, double pitch, float bodySize) {}
+
+    /** A heading's next row: the same size right below it. */
+    private static boolean goesOn(Row row, Row next) {
+        return Math.abs(next.size() - row.size()) < 0.6f
+                && next.y() > row.y()
+                && next.y() - row.y() < row.size() * HEADING_PITCH
+                && !next.newColumn();
+    }
+
+    private static float bodySize(List<List<Row>> pages) {
+        List<Float> sizes = new ArrayList<>();
+        pages.forEach(rows -> rows.forEach(row -> sizes.add(row.size())));
+        sizes.sort(Comparator.naturalOrder());
+        return sizes.isEmpty() ? 1 : sizes.get(sizes.size() / 2);
+    }
+
     /** The usual distance of two rows, in sizes of their face. */
     private static double pitch(List<List<Row>> pages) {
         List<Double> distances = new ArrayList<>();
@@ -215,10 +241,12 @@ final class PdfLayout {
     private static void page(
             PdfPage page,
             List<Row> rows,
-            Set<String> running,
-            double pitch,
+            Usual usual,
+            TableNumbers numbers,
             LineCollector lines,
             List<Figure> figures) {
+        int before = lines.lines().size();
+        List<PdfTables.Table> tables = new ArrayList<>(page.tables());
         List<PdfPage.Picture> waiting = new ArrayList<>(page.pictures());
         waiting.sort(Comparator.comparingDouble(PdfPage.Picture::y));
         Set<Row> edges = new HashSet<>(edges(page, rows));
@@ -232,17 +260,74 @@ final class PdfLayout {
                     waiting.remove(picture);
                 }
             }
-            boolean repeated = edges.contains(row) && running.contains(placed(row));
+            for (PdfTables.Table table : List.copyOf(tables)) {
+                if (table.top() < row.y()) {
+                    table(page, table, numbers.of(table, lines.lines().size() == before), lines);
+                    numbers.below(i + 1 < rows.size());
+                    tables.remove(table);
+                }
+            }
+            boolean repeated = edges.contains(row) && usual.running().contains(placed(row));
             Place place = !repeated ? Place.BODY : row.y() < page.height() / 2 ? Place.HEADER : Place.FOOTER;
-            boolean apart = i > 0 && (row.y() - rows.get(i - 1).y()) / row.size() > pitch * 1.35;
+            boolean apart = i > 0 && (row.y() - rows.get(i - 1).y()) / row.size() > usual.pitch() * 1.35;
             if (apart) {
                 lines.end(0, "", place, Optional.empty(), false);
             }
             write(row, lines);
+            boolean heading = row.size() >= usual.bodySize() * HEADING_SIZE;
+            if (heading && i + 1 < rows.size() && goesOn(row, rows.get(i + 1))) {
+                lines.append(" ", Set.of(), "");
+                continue;
+            }
             boolean centered = Math.abs(row.left() + row.right() - page.width()) < 12 && row.left() > left + 40;
-            lines.end(Math.max(0, Math.round((row.left() - left) * 20)), "", place, Optional.empty(), centered);
+            String style = heading ? "heading" : "";
+            lines.end(Math.max(0, Math.round((row.left() - left) * 20)), style, place, Optional.empty(), centered);
         }
+        tables.forEach(table -> {
+            table(page, table, numbers.of(table, lines.lines().size() == before), lines);
+            numbers.below(false);
+        });
         waiting.forEach(picture -> figure(picture, lines, figures));
+        labels(page, lines);
+    }
+
+    /** The cells of a table row by row, each line of a cell for itself. */
+    private static void table(PdfPage page, PdfTables.Table table, TableNumbers.Begin begin, LineCollector lines) {
+        for (int row = 0; row + 1 < table.ys().size(); row++) {
+            for (int column = 0; column < table.columns(); column++) {
+                List<PdfPage.Glyph> glyphs = new ArrayList<>();
+                for (PdfPage.Glyph glyph : page.glyphs()) {
+                    if (table.row(glyph) == row
+                            && table.column(glyph) == column
+                            && !glyph.text().isBlank()) {
+                        glyphs.add(glyph);
+                    }
+                }
+                PdfPage cell = new PdfPage(page.width(), page.height(), glyphs, List.of(), List.of());
+                Optional<Cell> place = Optional.of(new Cell(begin.table(), begin.row() + row, column, table.columns()));
+                List<Row> rows = rows(cell);
+                for (int i = 0; i < rows.size(); i++) {
+                    if (i > 0) {
+                        lines.append(" ", Set.of(), "");
+                    }
+                    write(rows.get(i), lines);
+                }
+                lines.end(0, "", Place.BODY, place, false);
+            }
+        }
+    }
+
+    /** The letters inside drawings are shown by the pictures; they stay in the ledger, at the page's end. */
+    private static void labels(PdfPage page, LineCollector lines) {
+        List<PdfPage.Glyph> inside = page.glyphs().stream()
+                .filter(glyph -> page.isInDrawing(glyph)
+                        && !page.isInTable(glyph)
+                        && !glyph.text().isBlank())
+                .toList();
+        for (Row row : rows(new PdfPage(page.width(), page.height(), inside, List.of(), List.of()))) {
+            write(row, lines);
+            lines.end(0, "", Place.PICTURE, Optional.empty(), false);
+        }
     }
 
     private static float columnLeft(List<Row> rows, int from) {

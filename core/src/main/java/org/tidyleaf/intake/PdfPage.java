@@ -1,5 +1,6 @@
 package org.tidyleaf.intake;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.tidyleaf.source.Emphasis;
@@ -9,8 +10,69 @@ import org.tidyleaf.source.Emphasis;
  *
  * @param glyphs in the order they were drawn
  * @param pictures placed images
+ * @param marks lines and curves that were painted
+ * @param drawings the boxes of those marks that make pictures; their pictures are cut out
+ * @param tables those drawn with rules
  */
-record PdfPage(float width, float height, List<Glyph> glyphs, List<Picture> pictures) {
+record PdfPage(
+        float width,
+        float height,
+        List<Glyph> glyphs,
+        List<Picture> pictures,
+        List<Mark> marks,
+        List<Mark> drawings,
+        List<PdfTables.Table> tables) {
+
+    PdfPage(float width, float height, List<Glyph> glyphs, List<Picture> pictures, List<Mark> marks) {
+        this(width, height, glyphs, pictures, marks, List.of(), List.of());
+    }
+
+    /** The page with what was found on it. */
+    PdfPage with(List<Glyph> ruled, List<Picture> cutOut, List<Mark> boxes, List<PdfTables.Table> found) {
+        List<Picture> all = new ArrayList<>(pictures);
+        all.addAll(cutOut);
+        return new PdfPage(width, height, List.copyOf(ruled), List.copyOf(all), marks, boxes, found);
+    }
+
+    /** Whether a glyph names a part of a drawing. */
+    boolean isInDrawing(Glyph glyph) {
+        return drawings.stream()
+                .anyMatch(box -> box.left() - 2 <= glyph.x()
+                        && glyph.right() <= box.right() + 2
+                        && box.top() - 2 <= glyph.y() - glyph.size() / 2
+                        && glyph.y() <= box.bottom() + 4);
+    }
+
+    /** Whether a glyph stands in a table. */
+    boolean isInTable(Glyph glyph) {
+        return tables.stream().anyMatch(table -> table.holds(glyph));
+    }
+
+    /**
+     * The box of a painted line or curve.
+     *
+     * @param drawn whether it is a curve or slanted: no rule of a table or a text
+     */
+    record Mark(float left, float top, float right, float bottom, boolean drawn) {
+
+        /** In points: a thinner box is a rule. */
+        static final float THIN = 2.2f;
+
+        float width() {
+            return right - left;
+        }
+
+        float height() {
+            return bottom - top;
+        }
+
+        boolean isNear(Mark other, float distance) {
+            return left - distance <= other.right
+                    && other.left - distance <= right
+                    && top - distance <= other.bottom
+                    && other.top - distance <= bottom;
+        }
+    }
 
     /**
      * A character or ligature.

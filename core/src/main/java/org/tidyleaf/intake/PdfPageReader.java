@@ -38,6 +38,7 @@ final class PdfPageReader extends PDFTextStripper {
 
     private final List<PdfPage.Glyph> glyphs = new ArrayList<>();
     private final List<PdfPage.Picture> pictures = new ArrayList<>();
+    private final PdfPaths paths = new PdfPaths();
     private float pageHeight;
 
     PdfPageReader() {
@@ -54,12 +55,14 @@ final class PdfPageReader extends PDFTextStripper {
     PdfPage read(PDDocument document, int page) throws IOException {
         glyphs.clear();
         pictures.clear();
+        paths.begin(document.getPage(page).getCropBox().getHeight());
         var box = document.getPage(page).getCropBox();
         pageHeight = box.getHeight();
         setStartPage(page + 1);
         setEndPage(page + 1);
         getText(document);
-        return new PdfPage(box.getWidth(), box.getHeight(), List.copyOf(glyphs), List.copyOf(pictures));
+        return new PdfPage(
+                box.getWidth(), box.getHeight(), List.copyOf(glyphs), List.copyOf(pictures), paths.painted());
     }
 
     @Override
@@ -110,6 +113,9 @@ final class PdfPageReader extends PDFTextStripper {
         if (operator.getName().equals("Do") && !operands.isEmpty() && operands.get(0) instanceof COSName name) {
             image(name);
         }
+        if (getGraphicsState() != null) {
+            paths.take(operator, operands, getGraphicsState().getCurrentTransformationMatrix());
+        }
         super.processOperator(operator, operands);
     }
 
@@ -134,7 +140,7 @@ final class PdfPageReader extends PDFTextStripper {
         }
     }
 
-    private static byte[] png(BufferedImage image) throws IOException {
+    static byte[] png(BufferedImage image) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ImageIO.write(image, "png", out);
         return out.toByteArray();

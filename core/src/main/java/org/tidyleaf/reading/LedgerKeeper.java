@@ -43,6 +43,7 @@ final class LedgerKeeper {
                 case HEADER -> "page header";
                 case FOOTER -> "page footer";
                 case FOOTNOTE -> "footnote";
+                case PICTURE -> "inside the picture";
                 case COMMENT -> "author's comment";
                 default -> "hidden text";
             };

@@ -9,5 +9,7 @@ public enum Place {
     COMMENT,
     /** Marked by the author as not to be printed. */
     HIDDEN,
-    TEXT_BOX
+    TEXT_BOX,
+    /** Letters inside a drawing, which its picture shows. */
+    PICTURE
 }

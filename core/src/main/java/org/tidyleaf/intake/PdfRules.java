@@ -1,0 +1,88 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.tidyleaf.source.Emphasis;
+
+/** Level rules among the text: under words they underline, beside words they are a gap, in rows of their own to write on. */
+final class PdfRules {
+
+    /** In points: a shorter rule is a dash or a fraction's bar. */
+    private static final float SHORTEST = 22;
+
+    /** Rules to write on come in series; one alone parts a heading from the text. */
+    private static final int SERIES = 2;
+
+    private static final String BLANK = "________";
+
+    private PdfRules() {}
+
+    /** The page's glyphs, underlined where a rule runs below them, with blanks where a rule stands alone. */
+    static List<PdfPage.Glyph> apply(PdfPage page, List<PdfTables.Table> tables) {
+        List<PdfPage.Glyph> glyphs = new ArrayList<>(page.glyphs());
+        List<PdfPage.Mark> alone = new ArrayList<>();
+        for (PdfPage.Mark rule : page.marks()) {
+            boolean level = !rule.drawn() && rule.height() <= PdfPage.Mark.THIN && rule.width() >= 4;
+            if (!level || tables.stream().anyMatch(table -> holds(table, rule))) {
+                continue;
+            }
+            boolean underlines = false;
+            for (int i = 0; i < glyphs.size(); i++) {
+                PdfPage.Glyph glyph = glyphs.get(i);
+                if (isOver(glyph, rule) && !glyph.text().isBlank()) {
+                    glyphs.set(i, underlined(glyph));
+                    underlines = true;
+                }
+            }
+            if (!underlines && rule.width() >= SHORTEST) {
+                alone.add(rule);
+            }
+        }
+        blanks(page, glyphs, alone);
+        return glyphs;
+    }
+
+    private static boolean holds(PdfTables.Table table, PdfPage.Mark rule) {
+        return rule.left() >= table.xs().get(0) - 3
+                && rule.right() <= table.xs().get(table.xs().size() - 1) + 3
+                && rule.top() >= table.top() - 3
+                && rule.bottom() <= table.ys().get(table.ys().size() - 1) + 3
+                && table.ys().stream().anyMatch(y -> Math.abs(y - rule.top()) < 3);
+    }
+
+    private static boolean isOver(PdfPage.Glyph glyph, PdfPage.Mark rule) {
+        float middle = glyph.x() + glyph.width() / 2;
+        float below = rule.top() - glyph.y();
+        return rule.left() <= middle && middle <= rule.right() && below > -1 && below < glyph.size() * 0.35f;
+    }
+
+    private static PdfPage.Glyph underlined(PdfPage.Glyph glyph) {
+        Set<Emphasis> look = EnumSet.of(Emphasis.UNDERLINE);
+        look.addAll(glyph.look());
+        return new PdfPage.Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.space(), glyph.text(), look);
+    }
+
+    private static void blanks(PdfPage page, List<PdfPage.Glyph> glyphs, List<PdfPage.Mark> alone) {
+        for (PdfPage.Mark rule : alone) {
+            PdfPage.Glyph beside = null;
+            for (PdfPage.Glyph glyph : page.glyphs()) {
+                float below = rule.top() - glyph.y();
+                boolean level = below > -glyph.size() * 0.3f && below < glyph.size() * 0.5f;
+                boolean near = glyph.right() > rule.left() - 120 && glyph.x() < rule.right() + 120;
+                beside = level && near && !glyph.text().isBlank() ? glyph : beside;
+            }
+            long like = alone.stream()
+                    .filter(other -> other != rule
+                            && Math.abs(other.left() - rule.left()) < 4
+                            && Math.abs(other.top() - rule.top()) < 40)
+                    .count();
+            if (beside != null || like + 1 >= SERIES) {
+                float size = beside == null ? 10 : beside.size();
+                float y = beside == null ? rule.top() : beside.y();
+                glyphs.add(new PdfPage.Glyph(rule.left(), y, rule.width(), size, size / 4, BLANK, Set.of()));
+            }
+        }
+    }
+}

@@ -1,0 +1,121 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** Tables that are drawn with rules: which rules touch, and what cells they make. */
+final class PdfTables {
+
+    /** In points: rules that end so near to each other touch. */
+    private static final float TOUCH = 3;
+
+    /** In points: a narrower strip between two rules is a double rule and no cell. */
+    private static final float LEAST_CELL = 6;
+
+    private PdfTables() {}
+
+    /**
+     * A grid of cells.
+     *
+     * @param xs the places of its upright rules, from left to right
+     * @param ys the places of its level rules, from top to bottom
+     */
+    record Table(List<Float> xs, List<Float> ys) {
+
+        boolean holds(PdfPage.Glyph glyph) {
+            return row(glyph) >= 0 && column(glyph) >= 0;
+        }
+
+        int column(PdfPage.Glyph glyph) {
+            return strip(xs, glyph.x() + glyph.width() / 2);
+        }
+
+        int row(PdfPage.Glyph glyph) {
+            return strip(ys, glyph.y() - glyph.size() * 0.3f);
+        }
+
+        float top() {
+            return ys.get(0);
+        }
+
+        int columns() {
+            return xs.size() - 1;
+        }
+
+        private static int strip(List<Float> edges, float at) {
+            for (int i = 0; i + 1 < edges.size(); i++) {
+                if (edges.get(i) <= at && at < edges.get(i + 1)) {
+                    return i;
+                }
+            }
+            return -1;
+        }
+    }
+
+    static List<Table> find(PdfPage page) {
+        List<PdfPage.Mark> rules = new ArrayList<>();
+        for (PdfPage.Mark mark : page.marks()) {
+            if (!mark.drawn() && Math.max(mark.width(), mark.height()) >= LEAST_CELL) {
+                rules.add(mark);
+            }
+        }
+        List<Table> tables = new ArrayList<>();
+        for (List<PdfPage.Mark> group : groups(rules)) {
+            List<Float> xs = edges(group, true);
+            List<Float> ys = edges(group, false);
+            boolean grid = xs.size() >= 3 && ys.size() >= 3 || xs.size() >= 4 && ys.size() >= 2;
+            Table table = new Table(xs, ys);
+            if (grid && filled(page, table) >= 2) {
+                tables.add(table);
+            }
+        }
+        return tables;
+    }
+
+    private static int filled(PdfPage page, Table table) {
+        Set<Integer> cells = new HashSet<>();
+        for (PdfPage.Glyph glyph : page.glyphs()) {
+            if (table.holds(glyph)) {
+                cells.add(table.row(glyph) * table.columns() + table.column(glyph));
+            }
+        }
+        return cells.size();
+    }
+
+    /** Rules that touch each other, directly or by others. */
+    private static List<List<PdfPage.Mark>> groups(List<PdfPage.Mark> rules) {
+        List<List<PdfPage.Mark>> groups = new ArrayList<>();
+        for (PdfPage.Mark rule : rules) {
+            List<PdfPage.Mark> joined = new ArrayList<>(List.of(rule));
+            groups.removeIf(group -> {
+                boolean touches = group.stream().anyMatch(other -> other.isNear(rule, TOUCH));
+                if (touches) {
+                    joined.addAll(group);
+                }
+                return touches;
+            });
+            groups.add(joined);
+        }
+        return groups;
+    }
+
+    private static List<Float> edges(List<PdfPage.Mark> group, boolean upright) {
+        TreeSet<Float> places = new TreeSet<>();
+        for (PdfPage.Mark mark : group) {
+            boolean stands = mark.height() > mark.width();
+            if (stands == upright) {
+                places.add(upright ? (mark.left() + mark.right()) / 2 : (mark.top() + mark.bottom()) / 2);
+            }
+        }
+        List<Float> edges = new ArrayList<>();
+        for (float place : places) {
+            if (edges.isEmpty() || place - edges.get(edges.size() - 1) >= LEAST_CELL) {
+                edges.add(place);
+            }
+        }
+        return edges;
+    }
+}

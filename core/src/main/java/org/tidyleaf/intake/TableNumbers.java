@@ -1,0 +1,41 @@
+package org.tidyleaf.intake;
+
+import java.util.List;
+
+/** Counts a document's tables; one that goes on at the top of the next page is still the same. */
+final class TableNumbers {
+
+    /** In points: rules of two pages that stand within it stand at the same place. */
+    private static final float SAME_PLACE = 2.5f;
+
+    private int next;
+    private int rows;
+    private List<Float> edges = List.of();
+    private boolean atEnd;
+
+    /** The table's number and how many rows it had on pages before. */
+    record Begin(int table, int row) {}
+
+    /** @param first whether nothing stands above it on its page */
+    Begin of(PdfTables.Table table, boolean first) {
+        boolean continued = first && atEnd && isSame(table.xs());
+        int above = continued ? rows : 0;
+        next += continued ? 0 : 1;
+        rows = above + table.ys().size() - 1;
+        edges = table.xs();
+        return new Begin(next - 1, above);
+    }
+
+    /** Says whether anything stands below the last table on its page. */
+    void below(boolean anything) {
+        atEnd = !anything;
+    }
+
+    private boolean isSame(List<Float> xs) {
+        boolean same = xs.size() == edges.size();
+        for (int i = 0; same && i < xs.size(); i++) {
+            same = Math.abs(xs.get(i) - edges.get(i)) < SAME_PLACE;
+        }
+        return same;
+    }
+}
