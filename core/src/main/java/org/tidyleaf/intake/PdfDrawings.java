@@ -30,6 +30,11 @@ final class PdfDrawings {
     /** A drawing has at least one slanted line or curve, or so many straight ones. */
     private static final int LINES_OF_A_DRAWING = 6;
 
+    /** Straight lines with more words between them are frames of text. */
+    private static final int MOST_WORDS = 3;
+
+    private static final int LONG_WORD = 4;
+
     private PdfDrawings() {}
 
     /** The boxes of a page's drawings, in points; what belongs to tables and to lines of text is left out. */
@@ -47,12 +52,26 @@ final class PdfDrawings {
             boolean drawn = group.stream().anyMatch(PdfPage.Mark::drawn) && group.size() > 1
                     || group.size() >= LINES_OF_A_DRAWING
                             && group.stream().anyMatch(mark -> mark.height() > mark.width());
+            boolean worded = group.stream().noneMatch(PdfPage.Mark::drawn) && words(page, box) > MOST_WORDS;
             boolean large = box.width() >= LEAST_WIDTH && box.height() >= LEAST_HEIGHT;
-            if (drawn && large && page.pictures().stream().noneMatch(picture -> covers(picture, box))) {
+            if (drawn && large && !worded && page.pictures().stream().noneMatch(picture -> covers(picture, box))) {
                 drawings.add(withLabels(page, box));
             }
         }
         return drawings;
+    }
+
+    /** How many words of some length stand in a box; a frame around text has many. */
+    private static int words(PdfPage page, PdfPage.Mark box) {
+        int words = 0;
+        int letters = 0;
+        for (PdfPage.Glyph glyph : page.glyphs()) {
+            boolean inside = box.isNear(new PdfPage.Mark(glyph.x(), glyph.y(), glyph.right(), glyph.y(), false), 0);
+            boolean letter = inside && Character.isLetter(glyph.text().codePointAt(0));
+            letters = letter ? letters + 1 : 0;
+            words += letters == LONG_WORD ? 1 : 0;
+        }
+        return words;
     }
 
     private static boolean isWithin(PdfPage.Mark mark, PdfTables.Table table) {

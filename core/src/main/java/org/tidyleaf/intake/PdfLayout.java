@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
@@ -38,6 +39,12 @@ final class PdfLayout {
     private static final float HEADING_SIZE = 1.25f;
 
     private static final float HEADING_PITCH = 1.7f;
+
+    private static final Pattern LABELLED =
+            Pattern.compile("[(\\[]?[A-Za-z0-9]{1,2}[.)\\]]|[\u2022\u2610\u2611\u25a1\u25cb*-]");
+
+    /** From this share of a letter's size on, a gap is two spaces or more. */
+    private static final float WIDE_GAP = 0.7f;
 
     /** In points: heads of two pages that stand within it stand at the same height. */
     private static final float SAME_HEIGHT = 6;
@@ -245,7 +252,7 @@ final class PdfLayout {
             TableNumbers numbers,
             LineCollector lines,
             List<Figure> figures) {
-        int before = lines.lines().size();
+        boolean body = false;
         List<PdfTables.Table> tables = new ArrayList<>(page.tables());
         List<PdfPage.Picture> waiting = new ArrayList<>(page.pictures());
         waiting.sort(Comparator.comparingDouble(PdfPage.Picture::y));
@@ -262,12 +269,17 @@ final class PdfLayout {
             }
             for (PdfTables.Table table : List.copyOf(tables)) {
                 if (table.top() < row.y()) {
-                    table(page, table, numbers.of(table, lines.lines().size() == before), lines);
-                    numbers.below(i + 1 < rows.size());
+                    table(page, table, numbers.of(table, !body, isCut(page, table)), lines);
+                    numbers.below(false);
+                    body = true;
                     tables.remove(table);
                 }
             }
             boolean repeated = edges.contains(row) && usual.running().contains(placed(row));
+            if (!repeated) {
+                body = true;
+                numbers.below(true);
+            }
             Place place = !repeated ? Place.BODY : row.y() < page.height() / 2 ? Place.HEADER : Place.FOOTER;
             boolean apart = i > 0 && (row.y() - rows.get(i - 1).y()) / row.size() > usual.pitch() * 1.35;
             if (apart) {
@@ -283,12 +295,19 @@ final class PdfLayout {
             String style = heading ? "heading" : "";
             lines.end(Math.max(0, Math.round((row.left() - left) * 20)), style, place, Optional.empty(), centered);
         }
-        tables.forEach(table -> {
-            table(page, table, numbers.of(table, lines.lines().size() == before), lines);
+        for (PdfTables.Table table : tables) {
+            table(page, table, numbers.of(table, !body, isCut(page, table)), lines);
             numbers.below(false);
-        });
+            body = true;
+        }
         waiting.forEach(picture -> figure(picture, lines, figures));
         labels(page, lines);
+    }
+
+    private static boolean isCut(PdfPage page, PdfTables.Table table) {
+        return page.glyphs().stream()
+                .filter(glyph -> !glyph.text().isBlank())
+                .noneMatch(glyph -> table.row(glyph) == 0 && table.column(glyph) == 0);
     }
 
     /** The cells of a table row by row, each line of a cell for itself. */
@@ -307,7 +326,9 @@ final class PdfLayout {
                 Optional<Cell> place = Optional.of(new Cell(begin.table(), begin.row() + row, column, table.columns()));
                 List<Row> rows = rows(cell);
                 for (int i = 0; i < rows.size(); i++) {
-                    if (i > 0) {
+                    if (i > 0 && beginsAnew(rows.get(i - 1), rows.get(i), table.right(column))) {
+                        lines.end(0, "", Place.BODY, place, false);
+                    } else if (i > 0) {
                         lines.append(" ", Set.of(), "");
                     }
                     write(rows.get(i), lines);
@@ -315,6 +336,24 @@ final class PdfLayout {
                 lines.end(0, "", Place.BODY, place, false);
             }
         }
+    }
+
+    /** A row of a cell that has a label of its own, or stands below one with room left for its first word. */
+    private static boolean beginsAnew(Row above, Row row, float right) {
+        String text = row.plain();
+        boolean labelled = LABELLED.matcher(text).lookingAt();
+        int word = 0;
+        while (word < text.length()
+                && word < row.glyphs().size()
+                && !row.glyphs().get(word).text().isBlank()
+                && (word == 0
+                        || gap(row.glyphs().get(word - 1), row.glyphs().get(word))
+                                .isEmpty())) {
+            word++;
+        }
+        float first = row.glyphs().get(Math.max(0, word - 1)).right() - row.left();
+        boolean room = right - above.right() > first + above.size();
+        return labelled || room;
     }
 
     /** The letters inside drawings are shown by the pictures; they stay in the ledger, at the page's end. */
@@ -387,7 +426,7 @@ final class PdfLayout {
         if (gap > TAB_GAP * size) {
             return "\t";
         }
-        return gap > WORD_GAP * size ? " " : "";
+        return gap > WIDE_GAP * size ? "   " : gap > WORD_GAP * size ? " " : "";
     }
 
     /** "\uFB01" is two letters to a reader. */

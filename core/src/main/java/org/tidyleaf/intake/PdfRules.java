@@ -12,8 +12,14 @@ final class PdfRules {
     /** In points: a shorter rule is a dash or a fraction's bar. */
     private static final float SHORTEST = 22;
 
+    /** In points: rules with an upright one at their end are a frame. */
+    private static final float SHORTEST_SIDE = 6;
+
     /** Rules to write on come in series; one alone parts a heading from the text. */
     private static final int SERIES = 2;
+
+    /** In points: a higher frame holds more than a word. */
+    private static final float HIGHEST_FRAME = 26;
 
     private static final String BLANK = "________";
 
@@ -25,7 +31,10 @@ final class PdfRules {
         List<PdfPage.Mark> alone = new ArrayList<>();
         for (PdfPage.Mark rule : page.marks()) {
             boolean level = !rule.drawn() && rule.height() <= PdfPage.Mark.THIN && rule.width() >= 4;
-            if (!level || tables.stream().anyMatch(table -> holds(table, rule))) {
+            boolean frame = page.marks().stream()
+                    .anyMatch(other ->
+                            other.height() > SHORTEST_SIDE && other.height() > other.width() && other.isNear(rule, 3));
+            if (!level || frame || tables.stream().anyMatch(table -> holds(table, rule))) {
                 continue;
             }
             boolean underlines = false;
@@ -41,6 +50,7 @@ final class PdfRules {
             }
         }
         blanks(page, glyphs, alone);
+        frames(page, glyphs, tables);
         return glyphs;
     }
 
@@ -58,10 +68,54 @@ final class PdfRules {
         return rule.left() <= middle && middle <= rule.right() && below > -1 && below < glyph.size() * 0.35f;
     }
 
+    /** A frame around a word or two sets them apart like a marker pen. */
+    private static void frames(PdfPage page, List<PdfPage.Glyph> glyphs, List<PdfTables.Table> tables) {
+        List<PdfPage.Mark> level = page.marks().stream()
+                .filter(mark -> !mark.drawn() && mark.height() <= PdfPage.Mark.THIN && mark.width() >= 6)
+                .filter(mark -> tables.stream().noneMatch(table -> holds(table, mark)))
+                .toList();
+        for (PdfPage.Mark top : level) {
+            for (PdfPage.Mark bottom : level) {
+                float height = bottom.top() - top.top();
+                boolean frame = Math.abs(top.left() - bottom.left()) < 3
+                        && Math.abs(top.right() - bottom.right()) < 3
+                        && height > 6
+                        && height < HIGHEST_FRAME
+                        && top.width() < page.width() / 3;
+                for (int i = 0; frame && i < glyphs.size(); i++) {
+                    PdfPage.Glyph glyph = glyphs.get(i);
+                    float middle = glyph.x() + glyph.width() / 2;
+                    if (top.left() <= middle
+                            && middle <= top.right()
+                            && top.top() < glyph.y()
+                            && glyph.y() <= bottom.top() + 1) {
+                        glyphs.set(i, set(glyph, Emphasis.HIGHLIGHT));
+                    }
+                }
+            }
+        }
+    }
+
     private static PdfPage.Glyph underlined(PdfPage.Glyph glyph) {
-        Set<Emphasis> look = EnumSet.of(Emphasis.UNDERLINE);
+        return set(glyph, Emphasis.UNDERLINE);
+    }
+
+    private static PdfPage.Glyph set(PdfPage.Glyph glyph, Emphasis emphasis) {
+        Set<Emphasis> look = EnumSet.of(emphasis);
         look.addAll(glyph.look());
         return new PdfPage.Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.space(), glyph.text(), look);
+    }
+
+    /** Text between two rules makes them a frame. */
+    private static boolean isEmptyBetween(PdfPage page, PdfPage.Mark rule, PdfPage.Mark other) {
+        float top = Math.min(rule.top(), other.top());
+        float bottom = Math.max(rule.top(), other.top());
+        return page.glyphs().stream()
+                .filter(glyph -> !glyph.text().isBlank())
+                .noneMatch(glyph -> top < glyph.y()
+                        && glyph.y() < bottom - 1
+                        && rule.left() < glyph.right()
+                        && glyph.x() < rule.right());
     }
 
     private static void blanks(PdfPage page, List<PdfPage.Glyph> glyphs, List<PdfPage.Mark> alone) {
@@ -76,7 +130,8 @@ final class PdfRules {
             long like = alone.stream()
                     .filter(other -> other != rule
                             && Math.abs(other.left() - rule.left()) < 4
-                            && Math.abs(other.top() - rule.top()) < 40)
+                            && Math.abs(other.top() - rule.top()) < 40
+                            && isEmptyBetween(page, rule, other))
                     .count();
             if (beside != null || like + 1 >= SERIES) {
                 float size = beside == null ? 10 : beside.size();

@@ -37,6 +37,10 @@ final class PdfTables {
             return strip(ys, glyph.y() - glyph.size() * 0.3f);
         }
 
+        float right(int column) {
+            return xs.get(column + 1);
+        }
+
         float top() {
             return ys.get(0);
         }

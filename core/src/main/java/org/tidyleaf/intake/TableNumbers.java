@@ -16,10 +16,13 @@ final class TableNumbers {
     /** The table's number and how many rows it had on pages before. */
     record Begin(int table, int row) {}
 
-    /** @param first whether nothing stands above it on its page */
-    Begin of(PdfTables.Table table, boolean first) {
+    /**
+     * @param first whether nothing stands above it on its page
+     * @param cut whether its first row begins with an empty cell: the rest of a row that the page's end cut in two
+     */
+    Begin of(PdfTables.Table table, boolean first, boolean cut) {
         boolean continued = first && atEnd && isSame(table.xs());
-        int above = continued ? rows : 0;
+        int above = continued ? rows - (cut ? 1 : 0) : 0;
         next += continued ? 0 : 1;
         rows = above + table.ys().size() - 1;
         edges = table.xs();

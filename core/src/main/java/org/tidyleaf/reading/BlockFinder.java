@@ -111,13 +111,21 @@ final class BlockFinder {
 
     private List<Integer> tableBelow(int from) {
         List<Integer> pieces = new ArrayList<>();
-        for (int i = from; i < all.size() && cell(i).isPresent(); i++) {
+        for (int i = from; i < all.size() && (cell(i).isPresent() || isFurniture(i, from)); i++) {
+            if (cell(i).isEmpty()) {
+                continue;
+            }
             if (!cell(i).map(Cell::table).equals(cell(from).map(Cell::table))) {
                 break;
             }
             pieces.add(i);
         }
         return pieces;
+    }
+
+    /** Page heads and feet stand between the rows of a table that goes on overleaf. */
+    private boolean isFurniture(int piece, int from) {
+        return piece > from && all.get(piece).is(Trait.OFF_BODY);
     }
 
     private Optional<Cell> cell(int piece) {

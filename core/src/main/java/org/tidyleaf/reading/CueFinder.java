@@ -52,7 +52,8 @@ final class CueFinder {
     /** A rule to write on, with a unit behind it perhaps. */
     private static final Pattern WRITING = Pattern.compile("(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}");
 
-    private static final Pattern GAP = Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[\\s{2,}]|\\(\\s{2,}\\)");
+    private static final Pattern GAP =
+            Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
     private static final Pattern SECTION = Vocabulary.pattern(WORDS.either("section") + "\\s+(?:"
             + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
     private static final Pattern INSTRUCTION =
@@ -78,6 +79,9 @@ final class CueFinder {
     private static final Pattern TYPE_HEAD = Vocabulary.pattern(
             "(?:[IVX]{1,5}[.)]\\s*|[A-Z][.)]\\s*)?" + WORDS.either("type_head") + "\\b(?:[^?]{0,60})");
 
+    /** The line breaks between the words of "True / False". */
+    private static final Pattern HALF_PAIR = Pattern.compile("(?:/|[\u2610\u25a1\u25cb\u25ef]|\\[\\s?])\\s*$");
+
     private CueFinder() {}
 
     static List<Cues> find(Source source, List<Piece> pieces) {
@@ -93,7 +97,7 @@ final class CueFinder {
     private static void markLoneJudgements(List<Cues> all) {
         for (int i = 0; i < all.size(); i++) {
             // "… True /" wraps: the word below it is half of the pair.
-            if (i > 0 && all.get(i - 1).text().endsWith("/")) {
+            if (i > 0 && HALF_PAIR.matcher(all.get(i - 1).text()).find()) {
                 all.get(i).traits().remove(Trait.JUDGEMENT_WORD);
             }
             boolean above = i > 0 && all.get(i - 1).is(Trait.JUDGEMENT_WORD);
@@ -251,7 +255,8 @@ final class CueFinder {
                         && INSTRUCTION.matcher(text).matches());
         add(traits, Trait.RANGE, hasTwoNumbers(words) && RANGE.matcher(text).matches());
         add(traits, Trait.PASSAGE_WORD, WORDS.mentions(words, "passage") && isAnnouncedEarly(text));
-        add(traits, Trait.POINTS_ONLY, WORDS.mentions(words, "points") && PointsFinder.isPointsOnly(text));
+        boolean bracketed = text.matches("\\[\\d{1,2}]");
+        add(traits, Trait.POINTS_ONLY, bracketed || WORDS.mentions(words, "points") && PointsFinder.isPointsOnly(text));
         add(
                 traits,
                 Trait.POINTS_EACH,

@@ -35,7 +35,10 @@ final class PointsFinder {
 
     static Optional<BigDecimal> only(String text) {
         Matcher matcher = ONLY.matcher(text);
-        return matcher.matches() ? Optional.of(number(matcher)) : Optional.empty();
+        Matcher bracketed = AT_END.matcher(text);
+        return matcher.matches()
+                ? Optional.of(number(matcher))
+                : bracketed.matches() ? Optional.of(number(bracketed)) : Optional.empty();
     }
 
     /** A number and nothing else, as a table's points column has it. */

@@ -21,7 +21,8 @@ import org.tidyleaf.source.Span;
 final class ProseMaker {
 
     private static final Pattern FORMULA = Pattern.compile("\\\\\\((.+?)\\\\\\)");
-    private static final Pattern GAP = Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[\\s{2,}]|\\(\\s{2,}\\)");
+    private static final Pattern GAP =
+            Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
 
     private final Source source;
 

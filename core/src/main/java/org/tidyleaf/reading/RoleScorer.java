@@ -21,6 +21,8 @@ final class RoleScorer {
     /** A line of that length without a full stop was wrapped, not ended. */
     private static final int FULL_LINE = 60;
 
+    private static final int SHORT_RULE = 25;
+
     private final Habits habits;
     private final Lessons lessons;
     private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
@@ -209,13 +211,24 @@ final class RoleScorer {
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.JUDGEMENT_WORD) || cues.is(Trait.POINTS_ONLY) ? CLEAR : 0;
-        fit -= cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
+        boolean ruled = cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE);
+        fit += isWrappedGap(cues, before) ? CLEAR + CLEAR : ruled ? -SURE : 0;
+        fit -= cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= from.role() != Role.STEM ? SLIGHT : 0;
         // A stem does not go on below its key.
         boolean answered = from.role() == Role.KEY || from.role() == Role.FEEDBACK || from.role() == Role.HINT;
         fit -= answered ? CLEAR : 0;
         return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    /** "… and reaches the halt at" breaks before its gap. */
+    private static boolean isWrappedGap(Cues cues, Optional<Cues> before) {
+        return cues.is(Trait.WRITING_LINE)
+                && cues.text().length() < SHORT_RULE
+                && before.filter(b -> !b.is(Trait.ENDS_SENTENCE) && b.text().length() > FULL_LINE)
+                        .filter(b -> PointsFinder.beside(b.text()).isEmpty())
+                        .isPresent();
     }
 
     /** How well a line goes on in the middle of the sentence above, whatever that is. */

@@ -44,7 +44,7 @@ final class StemTrimmer {
     /** Cuts points and a printed "True / False" off the end, then keeps the rest. */
     void add(Draft draft, Segment whole) {
         Segment rest = whole;
-        if (isWrappedJudgement(draft, whole)) {
+        if (isWrappedPoints(draft, whole) || isWrappedJudgement(draft, whole)) {
             return;
         }
         for (int round = 0; round < 2; round++) {
@@ -59,6 +59,25 @@ final class StemTrimmer {
         if (!source.text(rest).isBlank()) {
             draft.stem.add(rest);
         }
+    }
+
+    /** "… (4" with "points)" on the next line. */
+    private boolean isWrappedPoints(Draft draft, Segment second) {
+        if (draft.stem.isEmpty() || source.text(second).length() > LONGEST_JUDGEMENT) {
+            return false;
+        }
+        Segment first = draft.stem.get(draft.stem.size() - 1);
+        String above = source.text(first).stripTrailing();
+        Optional<PointsFinder.Found> found =
+                PointsFinder.beside(above + " " + source.text(second).strip());
+        boolean over = found.filter(points -> points.from() > 0 && points.from() < above.length())
+                .isPresent();
+        if (over) {
+            draft.points = Optional.of(found.get().points());
+            int end = first.from() + found.get().from();
+            draft.stem.set(draft.stem.size() - 1, new Segment(first.line(), first.from(), end));
+        }
+        return over;
     }
 
     /** "… True /" with "False" on the next line: the pair is taken off both lines. */
