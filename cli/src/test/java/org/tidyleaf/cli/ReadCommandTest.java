@@ -75,4 +75,26 @@ class ReadCommandTest {
         assertThat(printed.toString(StandardCharsets.UTF_8))
                 .contains("bees.txt: \u201cBee check\u201d, 1 questions, 1 with a key");
     }
+
+    @Test
+    void aFolderIsReadFileByFileIntoAnother() throws IOException {
+        file("a.txt", "Bee check\n1. Who dances?\nA. workers *\nB. drones\n");
+        file("b.md", "# Wax\n1. Who makes it?\nA. drones\nB. workers *\n");
+        file("notes.xyz", "no test");
+        Path out = folder.resolve("out");
+        assertThat(run(folder, "--out", out)).isZero();
+        assertThat(out).isDirectoryContaining(path -> path.endsWith("a.txt.json"));
+        assertThat(out.resolve("b.md.json")).content().contains("\"title\" : \"Wax\"");
+        assertThat(printed.toString(StandardCharsets.UTF_8)).contains("a.txt:", "b.md:");
+    }
+
+    @Test
+    void aPinTeachesTheWordItBeginsWith() throws IOException {
+        Path test = file(
+                "bees.txt",
+                "1. Who dances?\nA. workers\nB. drones\nSol = A\n2. Who lays?\nA. drones\nB. the queen\nSol = B\n");
+        run(test, "--pin", "4=key");
+        assertThat(printed.toString(StandardCharsets.UTF_8)).contains("2 questions, 2 with a key");
+        assertThat(run(test, "--pin", "4=nonsense")).isEqualTo(2);
+    }
 }

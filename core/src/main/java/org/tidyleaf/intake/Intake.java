@@ -92,6 +92,12 @@ public final class Intake {
         return new Source(source.name(), source.format(), source.lines(), figures, notes);
     }
 
+    /** Whether files of that name's ending can be read. */
+    public boolean reads(String name) {
+        return format(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT))
+                .isPresent();
+    }
+
     /** By the ending of its name, unless its first bytes say clearly that it is something else. */
     private Format formatOf(String name, byte[] bytes) throws IntakeException {
         String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);

@@ -43,6 +43,8 @@ final class KeyListFinder {
     /** A key in one line stands so near to the end. */
     private static final int LAST_LINES = 4;
 
+    private static final int SEVERAL = 3;
+
     /** A narrow first column wraps its name over further lines. */
     private static final int LAST_ROW_BELOW = 3;
 
@@ -59,7 +61,7 @@ final class KeyListFinder {
     }
 
     /** The list at the end of a test, if it has one. */
-    static KeyList find(List<Cues> all) {
+    static KeyList find(List<Cues> all, Blocks blocks) {
         for (int i = all.size() - 1; i > 0; i--) {
             boolean possible = all.get(i).text().length() < 90
                     && HEADING.matcher(all.get(i).text()).matches()
@@ -74,11 +76,11 @@ final class KeyListFinder {
                 }
             }
         }
-        return inOneLine(all);
+        return inOneLine(all, blocks);
     }
 
     /** "Key: 1B 2A; 7 wax" below the last question: more answers than one question could want. */
-    private static KeyList inOneLine(List<Cues> all) {
+    private static KeyList inOneLine(List<Cues> all, Blocks blocks) {
         for (int i = all.size() - 1; i > 0 && i >= all.size() - LAST_LINES; i--) {
             Optional<Cues.Lead> lead = all.get(i).lead().filter(l -> l.announces() == Cues.Announces.KEY);
             if (lead.isPresent()) {
@@ -94,12 +96,28 @@ final class KeyListFinder {
                 }
                 boolean first =
                         !finder.items.isEmpty() && finder.items.get(0).number().equals("1");
-                if (first && finder.items.size() > Math.max(2, gapsAbove(all, i))) {
+                if (first
+                        && finder.items.size() > Math.max(2, gapsAbove(all, i))
+                        && answersAll(all, i, finder.items, blocks)) {
                     return new KeyList(List.copyOf(finder.items), Set.of(i), KeySource.ANSWER_LIST);
                 }
             }
         }
         return KeyList.NONE;
+    }
+
+    /** Whether the list has answers for several numbers of questions, the numbers of pairs aside. */
+    private static boolean answersAll(List<Cues> all, int end, List<KeyList.Item> items, Blocks blocks) {
+        Set<String> numbers = new HashSet<>();
+        for (int i = 0; i < all.size(); i++) {
+            boolean counts = i != end && !blocks.inside().contains(i);
+            for (Label label : counts ? all.get(i).labels() : List.<Label>of()) {
+                if (label.kind() == Label.Kind.NUMBER) {
+                    numbers.add(label.printed());
+                }
+            }
+        }
+        return items.stream().filter(item -> numbers.contains(item.number())).count() >= SEVERAL;
     }
 
     private static int gapsAbove(List<Cues> all, int piece) {

@@ -22,8 +22,9 @@ public final class Reader {
     public Reading read(Source source, Pins pins, Optional<Source> key) {
         List<Piece> pieces = PieceSplitter.split(source);
         List<Cues> cues = CueFinder.find(source, pieces);
-        KeyList ownList = KeyListFinder.find(cues);
-        Layouts layouts = new Layouts(ownList, ColumnFinder.find(cues), BlockFinder.find(cues));
+        Blocks blocks = BlockFinder.find(cues);
+        KeyList ownList = KeyListFinder.find(cues, blocks);
+        Layouts layouts = new Layouts(ownList, ColumnFinder.find(cues), blocks);
         Habits habits =
                 HabitFinder.find(cues, layouts.settled(), layouts.blocks().inside());
         Lessons lessons = new Lessons(cues, pins);

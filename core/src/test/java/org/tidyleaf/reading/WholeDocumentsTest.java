@@ -50,6 +50,19 @@ class WholeDocumentsTest {
         assertThat(shown(read(document))).isEqualTo(Files.readString(expected).strip());
     }
 
+    /** The bar of the reading contract: one test saved in five formats is the same questions. */
+    @Test
+    void theSameTestInFiveFormatsIsTheSameQuestions() throws IOException, IntakeException {
+        Path formats = folder().resolveSibling("formats");
+        String docx = shown(read(formats.resolve("bevel.docx")));
+        assertThat(docx).contains("8 grid 3p Tick the right box in each row.", "* cut an angle", "= stock / handle");
+        for (String ending : List.of("odt", "rtf", "doc", "pdf")) {
+            assertThat(shown(read(formats.resolve("bevel." + ending))))
+                    .as(ending)
+                    .isEqualTo(docx);
+        }
+    }
+
     /** Common practice: a locale must not change what is read; Turkish is the one that changes letters. */
     @Test
     void aLocaleChangesNothing() throws IOException, IntakeException {
