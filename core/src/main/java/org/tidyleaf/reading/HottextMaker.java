@@ -40,6 +40,9 @@ final class HottextMaker {
             return Optional.empty();
         }
         Hottext bare = new Hottext(particulars, List.of());
+        if (!WORDS.mentions(Vocabulary.wordsOf(stem.plain()), "mark_words")) {
+            return Optional.empty();
+        }
         boolean asks = ASKED.matcher(bare.instruction().plain()).matches();
         if (!asks || bare.words().size() < SHORTEST_TEXT) {
             return Optional.empty();

@@ -35,6 +35,9 @@ final class PartSplitter {
 
     List<Draft> split(List<Draft> questions) {
         List<Draft> result = new ArrayList<>();
+        if (questions.stream().noneMatch(this::hasParts)) {
+            return questions;
+        }
         int[] before = owners.clone();
         for (int place = 1; place <= questions.size(); place++) {
             Draft draft = questions.get(place - 1);

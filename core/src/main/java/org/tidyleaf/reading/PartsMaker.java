@@ -67,7 +67,11 @@ final class PartsMaker {
         }
         boolean ordered = draft.options.size() >= 3
                 && (!draft.ranks.isEmpty()
-                        || ORDER_ASKED.matcher(particulars.stem().plain()).matches())
+                        || Vocabulary.ALL.mentions(
+                                        Vocabulary.wordsOf(particulars.stem().plain()), "order")
+                                && ORDER_ASKED
+                                        .matcher(particulars.stem().plain())
+                                        .matches())
                 && draft.options.stream().noneMatch(option -> option.signed);
         return ordered ? Optional.of(order(draft, particulars, key.text().orElse(""))) : Optional.empty();
     }

@@ -31,15 +31,18 @@ final class PictureLabelMaker {
     /** @param words the names printed to choose from, or empty */
     static Optional<PictureLabel> find(Draft draft, Particulars particulars, List<String> words, String said) {
         Prose stem = particulars.stem();
-        boolean named = NAMES_ASKED.matcher(stem.plain()).matches();
         boolean pictured = !stem.pictures().isEmpty() && draft.options.isEmpty();
+        if (!pictured) {
+            return Optional.empty();
+        }
+        boolean named = NAMES_ASKED.matcher(stem.plain()).matches();
         Matcher blanks = LABELLED_GAPS.matcher(stem.plain());
-        if (pictured && blanks.find()) {
+        if (blanks.find()) {
             List<String> labels = labels(blanks.group());
             boolean all = labels.size() == stem.gapCount();
             return all ? Optional.of(make(particulars, beforeGaps(stem), labels, words, said)) : Optional.empty();
         }
-        if (pictured && named && stem.gapCount() == 0) {
+        if (named && stem.gapCount() == 0) {
             List<String> labels = range(stem.plain());
             return labels.isEmpty() ? Optional.empty() : Optional.of(make(particulars, stem, labels, words, said));
         }

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Gives every piece its role: the sequence of steps with the best sum of scores, by dynamic programming over the whole
@@ -30,6 +31,9 @@ final class RoleAssigner {
     private final RoleScorer scorer;
     private final Layouts layouts;
 
+    /** For each piece the steps that lead to it, of those kept. */
+    private final List<List<Edge>> edges = new ArrayList<>();
+
     private RoleAssigner(List<Cues> all, Habits habits, Pins pins, Lessons lessons, Layouts layouts) {
         this.layouts = layouts;
         this.all = all;
@@ -45,6 +49,9 @@ final class RoleAssigner {
 
     /** The best score of all sequences that end in a step here, and the step before it. */
     private record Reached(double score, Step from) {}
+
+    /** A step from one piece to the next with its own score. */
+    private record Edge(Step from, Step to, double score) {}
 
     private List<Assigned> run() {
         List<Map<Step, Reached>> forward = forward();
@@ -71,9 +78,12 @@ final class RoleAssigner {
         Map<Step, Reached> last = Map.of(Step.START, new Reached(0, Step.START));
         for (int i = 0; i < all.size(); i++) {
             Map<Step, Reached> here = new LinkedHashMap<>();
+            List<Edge> taken = new ArrayList<>();
             for (Map.Entry<Step, Reached> before : last.entrySet()) {
                 for (Step to : allowed(i, before.getKey())) {
-                    double score = before.getValue().score() + score(i, before.getKey(), to);
+                    double own = score(i, before.getKey(), to);
+                    double score = before.getValue().score() + own;
+                    taken.add(new Edge(before.getKey(), to, own));
                     Reached known = here.get(to);
                     if (known == null || known.score() < score) {
                         here.put(to, new Reached(score, before.getKey()));
@@ -82,6 +92,9 @@ final class RoleAssigner {
             }
             last = pruned(here);
             forward.add(last);
+            Set<Step> kept = last.keySet();
+            taken.removeIf(edge -> !kept.contains(edge.to()));
+            edges.add(List.copyOf(taken));
         }
         return forward;
     }
@@ -105,24 +118,16 @@ final class RoleAssigner {
         for (int i = all.size() - 1; i >= 0; i--) {
             Map<Step, Double> here = new LinkedHashMap<>();
             for (Step step : forward.get(i).keySet()) {
-                here.put(step, i == all.size() - 1 ? scorer.endScore(step) : bestOnward(i + 1, step, next));
+                here.put(step, i == all.size() - 1 ? scorer.endScore(step) : Double.NEGATIVE_INFINITY);
+            }
+            for (Edge edge : i == all.size() - 1 ? List.<Edge>of() : edges.get(i + 1)) {
+                here.merge(edge.from(), edge.score() + next.get(edge.to()), Math::max);
             }
             backward.add(here);
             next = here;
         }
         Collections.reverse(backward);
         return backward;
-    }
-
-    private double bestOnward(int index, Step from, Map<Step, Double> next) {
-        double best = Double.NEGATIVE_INFINITY;
-        for (Step to : allowed(index, from)) {
-            Double rest = next.get(to);
-            if (rest != null) {
-                best = Math.max(best, score(index, from, to) + rest);
-            }
-        }
-        return best;
     }
 
     private static double doubt(Step chosen, Map<Step, Reached> forward, Map<Step, Double> backward) {

@@ -1,7 +1,9 @@
 package org.tidyleaf.reading;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -17,12 +19,29 @@ final class StemTrimmer {
     private static final int LONGEST_PAIR = 48;
 
     private static final String BOX = "(?:[\u2610\u2611\u25a1\u25cb\u25ef]\\s*)?";
-    private static final List<Pattern> JUDGEMENTS = Stream.concat(
-                    Vocabulary.ALL.pairs().stream()
-                            .map(pair -> "(" + Pattern.quote(pair[0]) + ")|(" + Pattern.quote(pair[1]) + ")"),
-                    Stream.of("(T)|(F)", "(V)|(F)", "(R)|(F)", "(W)|(O)", "(P)|(F)"))
-            .map(StemTrimmer::judgementPattern)
+    private static final List<Judgement> JUDGEMENTS = Stream.concat(
+                    Vocabulary.ALL.pairs().stream(),
+                    Stream.of("T/F", "V/F", "R/F", "W/O", "P/F").map(pair -> pair.split("/")))
+            .map(Judgement::of)
             .toList();
+
+    /**
+     * A printed pair to judge by.
+     *
+     * @param words both in lower case, to look for before the pattern is tried
+     */
+    private record Judgement(Set<String> words, Pattern pattern) {
+
+        static Judgement of(String[] pair) {
+            Set<String> words = new HashSet<>(Vocabulary.wordsOf(pair[0]));
+            words.addAll(Vocabulary.wordsOf(pair[1]));
+            return new Judgement(
+                    words,
+                    judgementPattern(
+                            "(" + Pattern.quote(pair[0]) + ")|(" + Pattern.quote(pair[1]) + ")",
+                            pair[0].length() == 1));
+        }
+    }
 
     /** A blank behind the end of the sentence, with the unit perhaps, is where the answer goes and no gap in it. */
     private static final Pattern BLANK_BEHIND =
@@ -34,11 +53,11 @@ final class StemTrimmer {
         this.source = source;
     }
 
-    private static Pattern judgementPattern(String pair) {
+    private static Pattern judgementPattern(String pair, boolean letters) {
         String[] words = pair.split("\\|");
         String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*(?:/|\\||" + Vocabulary.ALL.either("and")
                 + ")?\\s*" + BOX + words[1] + "\\s*[)\\]]?\\s*$";
-        return words[0].length() == 3 ? Pattern.compile(regex) : Vocabulary.pattern(regex);
+        return letters ? Pattern.compile(regex) : Vocabulary.pattern(regex);
     }
 
     /** Cuts points and a printed "True / False" off the end, then keeps the rest. */
@@ -89,8 +108,8 @@ final class StemTrimmer {
         }
         Segment first = draft.stem.get(draft.stem.size() - 1);
         String above = source.text(first);
-        for (Pattern pattern : JUDGEMENTS) {
-            Matcher matcher = pattern.matcher(above + " " + source.text(second));
+        for (Judgement judgement : JUDGEMENTS) {
+            Matcher matcher = judgement.pattern().matcher(above + " " + source.text(second));
             if (matcher.find() && matcher.start() > 0 && matcher.start() <= above.length()) {
                 draft.judgement = matcher.group(1).length() > 1
                         ? List.of(matcher.group(1), matcher.group(2))
@@ -115,10 +134,14 @@ final class StemTrimmer {
     private Segment withoutJudgement(Draft draft, Segment segment) {
         String text = source.text(segment);
         int end = Math.max(0, text.length() - LONGEST_PAIR);
-        for (Pattern pattern : JUDGEMENTS) {
-            Matcher matcher = pattern.matcher(text).region(end, text.length());
+        Set<String> words = Vocabulary.wordsOf(text.substring(end));
+        for (Judgement judgement : JUDGEMENTS) {
+            if (!words.containsAll(judgement.words())) {
+                continue;
+            }
+            Matcher matcher = judgement.pattern().matcher(text).region(end, text.length());
             if (matcher.find() && matcher.start() > 0) {
-                boolean words = matcher.group(1).length() > 1;
+                boolean worded = matcher.group(1).length() > 1;
                 int place = source.line(segment.line())
                         .standsOut(
                                 segment.from() + matcher.start(1),
@@ -128,7 +151,7 @@ final class StemTrimmer {
                 if (place > 0) {
                     draft.judgementMarked = Optional.of(place - 1);
                 }
-                draft.judgement = words ? List.of(matcher.group(1), matcher.group(2)) : List.of("True", "False");
+                draft.judgement = worded ? List.of(matcher.group(1), matcher.group(2)) : List.of("True", "False");
                 return new Segment(segment.line(), segment.from(), segment.from() + matcher.start());
             }
         }
