@@ -1,6 +1,8 @@
 // Ties the parts of the review together: what is in focus, and which key does what. All state is in the page itself.
 import { drawThreads } from './threads.js';
 import { followSpine } from './spine.js';
+import { attachOptions } from './options.js';
+import { attachPanels } from './panels.js';
 import { attachSweep, sweptLines, clearSweep } from './sweep.js';
 
 const root = document.querySelector('[data-review]');
@@ -63,6 +65,14 @@ function nextAside() {
   if (line) sheet.scrollTop = line.offsetTop - sheet.clientHeight / 4;
 }
 
+function showLine(number) {
+  const line = document.getElementById(`line-${number}`);
+  if (!line) return;
+  reveal(part('sheet'), line);
+  line.classList.add('is-shown');
+  setTimeout(() => line.classList.remove('is-shown'), 1600);
+}
+
 function pin(role) {
   const lines = sweptLines(root);
   if (lines.length === 0) return;
@@ -82,6 +92,7 @@ function brushChanged() {
 }
 
 function onKey(event) {
+  if (root.querySelector('dialog[open]')) return;
   if (event.ctrlKey || event.metaKey || event.altKey || event.target.closest('input, textarea, select')) {
     if (event.key === 'Escape') event.target.closest('[data-editing]')?.querySelector('[data-leave]').click();
     return;
@@ -91,6 +102,8 @@ function onKey(event) {
   else if (key === 'n') nextCard((card) => card.querySelector('[data-snag]'));
   else if (key === 'z') part('undo').click();
   else if (key === 'y') part('redo').click();
+  else if (key === 'f') panels.openFind();
+  else if (event.key === '?') root.querySelector('[data-shortcuts]').showModal();
   else if (key === 'j') step(1);
   else if (key === 'k') step(-1);
   else if (key === 'e') focused()?.querySelector('[data-edit]')?.click();
@@ -105,6 +118,8 @@ function onClick(event) {
   if (role) return pin(role.dataset.role);
   if (event.target.closest('[data-next-snag]')) { event.preventDefault(); return nextCard((c) => c.querySelector('[data-snag]')); }
   if (event.target.closest('[data-next-unkeyed]')) { event.preventDefault(); return nextCard((c) => c.dataset.keyed === 'false'); }
+  const shown = event.target.closest('[data-show-line]');
+  if (shown) { event.preventDefault(); return showLine(Number(shown.dataset.showLine)); }
   if (event.target.closest('[data-next-aside]')) { event.preventDefault(); return nextAside(); }
   const card = event.target.closest('.question-card');
   if (card && !event.target.closest('[data-delete]')) focusCard(card, { scrollCard: false });
@@ -132,6 +147,8 @@ function keepPlace() {
   return () => ['sheet', 'questions'].forEach((name, i) => { part(name).scrollTop = places[i]; });
 }
 
+const panels = attachPanels(root);
+attachOptions(root);
 let restore = () => {};
 document.addEventListener('keydown', onKey);
 root.addEventListener('click', onClick);

@@ -29,6 +29,15 @@ public record Particulars(
         return new Particulars(id, number, other, points, section, stimulus, feedback, hint);
     }
 
+    public Particulars withId(String other) {
+        return new Particulars(other, number, stem, points, section, stimulus, feedback, hint);
+    }
+
+    /** The same in another section and passage. */
+    public Particulars placed(int otherSection, int otherStimulus) {
+        return new Particulars(id, number, stem, points, otherSection, otherStimulus, feedback, hint);
+    }
+
     public Particulars withPoints(Optional<BigDecimal> other) {
         return new Particulars(id, number, stem, other, section, stimulus, feedback, hint);
     }

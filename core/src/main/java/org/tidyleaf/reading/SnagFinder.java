@@ -162,10 +162,13 @@ final class SnagFinder {
         List<BigDecimal> points = questions.stream()
                 .flatMap(read -> read.question().particulars().points().stream())
                 .toList();
-        if (points.isEmpty() || points.size() < questions.size()) {
+        boolean unsaid = points.isEmpty();
+        if (questions.isEmpty() || !unsaid && points.size() < questions.size()) {
             return;
         }
-        BigDecimal sum = points.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+        BigDecimal sum = unsaid
+                ? BigDecimal.valueOf(questions.size())
+                : points.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
         for (Assigned piece : roles) {
             Matcher matcher = PRINTED_TOTAL.matcher(piece.cues().text());
             boolean differs = piece.cues().is(Cues.Trait.FILL_IN)
@@ -176,8 +179,11 @@ final class SnagFinder {
                         "points-total",
                         0,
                         piece.cues().line().number(),
-                        "The paper says " + matcher.group(1) + " points, the questions add up to "
-                                + sum.stripTrailingZeros().toPlainString() + ". Look which is right."));
+                        unsaid
+                                ? "The paper says " + matcher.group(1) + " points, but no question says how many."
+                                        + " Share them out, or set them."
+                                : "The paper says " + matcher.group(1) + " points, the questions add up to "
+                                        + sum.stripTrailingZeros().toPlainString() + ". Look which is right."));
             }
         }
     }

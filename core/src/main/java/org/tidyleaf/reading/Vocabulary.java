@@ -30,9 +30,13 @@ final class Vocabulary {
     private final List<String[]> pairs;
     private final Map<String, BigDecimal> numbers = new HashMap<>();
 
+    private final List<Properties> byLanguage = new ArrayList<>();
+
     private Vocabulary(List<String> languages) {
         for (String language : languages) {
-            load(language).forEach((key, value) -> {
+            Properties own = load(language);
+            byLanguage.add(own);
+            own.forEach((key, value) -> {
                 Set<String> all = words.computeIfAbsent(key.toString(), k -> new HashSet<>());
                 List<String> alternatives =
                         List.of(value.toString().toLowerCase(Locale.ROOT).split("\\|"));
@@ -111,6 +115,17 @@ final class Vocabulary {
             }
         }
         return false;
+    }
+
+    /** The first word of another kind in the language that has the word; empty where no language has. */
+    String counterpart(String kind, String word, String otherKind) {
+        String wanted = word.toLowerCase(Locale.ROOT);
+        for (Properties language : byLanguage) {
+            if (List.of(language.getProperty(kind, "").split("\\|")).contains(wanted)) {
+                return language.getProperty(otherKind, "").split("\\|")[0];
+            }
+        }
+        return "";
     }
 
     boolean has(String kind, String word) {

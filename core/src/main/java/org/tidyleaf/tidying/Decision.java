@@ -19,7 +19,15 @@ import org.tidyleaf.reading.Role;
     @JsonSubTypes.Type(value = Decision.ChangeType.class, name = "change-type"),
     @JsonSubTypes.Type(value = Decision.SetPoints.class, name = "set-points"),
     @JsonSubTypes.Type(value = Decision.SetAllPoints.class, name = "set-all-points"),
+    @JsonSubTypes.Type(value = Decision.EditSection.class, name = "edit-section"),
+    @JsonSubTypes.Type(value = Decision.EditPassage.class, name = "edit-passage"),
+    @JsonSubTypes.Type(value = Decision.SetOptions.class, name = "set-options"),
+    @JsonSubTypes.Type(value = Decision.Add.class, name = "add"),
+    @JsonSubTypes.Type(value = Decision.Duplicate.class, name = "duplicate"),
+    @JsonSubTypes.Type(value = Decision.Move.class, name = "move"),
+    @JsonSubTypes.Type(value = Decision.Merge.class, name = "merge"),
     @JsonSubTypes.Type(value = Decision.Delete.class, name = "delete"),
+    @JsonSubTypes.Type(value = Decision.BackTo.class, name = "back-to"),
     @JsonSubTypes.Type(value = Decision.Rename.class, name = "rename"),
     @JsonSubTypes.Type(value = Decision.Dismiss.class, name = "dismiss"),
     @JsonSubTypes.Type(value = Decision.Several.class, name = "several"),
@@ -107,6 +115,77 @@ public sealed interface Decision {
         }
     }
 
+    /** New heading and instructions of the section at a 0-based place. */
+    record EditSection(int section, String title, String instructions) implements Decision {
+        @Override
+        public String inWords() {
+            return "section changed";
+        }
+    }
+
+    /** New text of the passage at a 0-based place. */
+    record EditPassage(int passage, String text) implements Decision {
+        @Override
+        public String inWords() {
+            return "passage changed";
+        }
+    }
+
+    /**
+     * The options as they are to be, in order: old ones by their 0-based place, which keeps their key and feedback, new
+     * ones with the place -1.
+     */
+    record SetOptions(String question, List<Kept> options) implements Decision {
+        public SetOptions {
+            options = List.copyOf(options);
+        }
+
+        /** An option and where it was. */
+        public record Kept(int from, String text) {}
+
+        @Override
+        public String inWords() {
+            return "options changed";
+        }
+    }
+
+    /**
+     * A question made by hand.
+     *
+     * @param id its own, new
+     * @param after the question it stands behind, or empty to stand first
+     */
+    record Add(String id, String after, QuestionType type) implements Decision {
+        @Override
+        public String inWords() {
+            return "question added";
+        }
+    }
+
+    /** The same question once more, right behind it. */
+    record Duplicate(String question, String id) implements Decision {
+        @Override
+        public String inWords() {
+            return "question copied";
+        }
+    }
+
+    /** A question goes so many places down, or up where negative. */
+    record Move(String question, int by) implements Decision {
+        @Override
+        public String inWords() {
+            return by < 0 ? "question moved up" : "question moved down";
+        }
+    }
+
+    /** A question becomes part of the one above it: its text behind that one's text, its options behind those. */
+    record Merge(String question) implements Decision {
+        @Override
+        public String inWords() {
+            return "question joined to the one above";
+        }
+    }
+
     record Delete(String question) implements Decision {
         @Override
         public String inWords() {
@@ -138,6 +217,14 @@ public sealed interface Decision {
         @Override
         public String inWords() {
             return parts.size() == 1 ? parts.get(0).inWords() : "question changed";
+        }
+    }
+
+    /** Back to where only the first so many decisions held; those after them can be redone one by one. */
+    record BackTo(int kept) implements Decision {
+        @Override
+        public String inWords() {
+            return "gone back";
         }
     }
 

@@ -23,6 +23,10 @@ public final class Decisions {
                 if (!force.isEmpty()) {
                     back.push(force.remove(force.size() - 1));
                 }
+            } else if (decision instanceof Decision.BackTo earlier) {
+                while (force.size() > Math.max(0, earlier.kept())) {
+                    back.push(force.remove(force.size() - 1));
+                }
             } else if (decision instanceof Decision.Redo) {
                 if (!back.isEmpty()) {
                     force.add(back.pop());
@@ -43,6 +47,11 @@ public final class Decisions {
 
     private static Stream<Decision> parts(Decision decision) {
         return decision instanceof Decision.Several several ? several.parts().stream() : Stream.of(decision);
+    }
+
+    /** Those that hold as they were made, oldest first. */
+    public List<Decision> made() {
+        return inForce;
     }
 
     /** The one that undo would take back. */

@@ -2,6 +2,7 @@ package org.tidyleaf.tidying;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -19,6 +20,8 @@ import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.Section;
+import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.reading.AnswerText;
@@ -32,10 +35,22 @@ final class Editing {
         if (decision instanceof Decision.Rename rename) {
             return quiz.withTitle(rename.title());
         }
+        if (decision instanceof Decision.EditSection edit) {
+            return withSection(quiz, edit);
+        }
+        if (decision instanceof Decision.EditPassage edit) {
+            return withPassage(quiz, edit);
+        }
         if (decision instanceof Decision.Delete delete) {
             return quiz.withQuestions(quiz.questions().stream()
                     .filter(question -> !question.id().equals(delete.question()))
                     .toList());
+        }
+        if (decision instanceof Decision.Add
+                || decision instanceof Decision.Duplicate
+                || decision instanceof Decision.Move
+                || decision instanceof Decision.Merge) {
+            return Arranging.apply(quiz, decision);
         }
         if (decision instanceof Decision.SetAllPoints all) {
             return quiz.withQuestions(quiz.questions().stream()
@@ -45,12 +60,35 @@ final class Editing {
         return one(quiz, decision);
     }
 
+    private static Quiz withSection(Quiz quiz, Decision.EditSection edit) {
+        if (edit.section() < 0 || edit.section() >= quiz.sections().size()) {
+            return quiz;
+        }
+        List<Section> sections = new ArrayList<>(quiz.sections());
+        Prose instructions = sections.get(edit.section()).instructions().edited(edit.instructions());
+        sections.set(edit.section(), new Section(edit.title(), instructions));
+        return new Quiz(quiz.title(), sections, quiz.stimuli(), quiz.questions());
+    }
+
+    private static Quiz withPassage(Quiz quiz, Decision.EditPassage edit) {
+        if (edit.passage() < 0 || edit.passage() >= quiz.stimuli().size()) {
+            return quiz;
+        }
+        List<Stimulus> stimuli = new ArrayList<>(quiz.stimuli());
+        stimuli.set(
+                edit.passage(), new Stimulus(stimuli.get(edit.passage()).text().edited(edit.text())));
+        return new Quiz(quiz.title(), quiz.sections(), stimuli, quiz.questions());
+    }
+
     private static Quiz one(Quiz quiz, Decision decision) {
         if (decision instanceof Decision.EditStem edit) {
             return change(quiz, edit.question(), question -> withStem(question, edit.text()));
         }
         if (decision instanceof Decision.EditOption edit) {
             return change(quiz, edit.question(), question -> withOption(question, edit));
+        }
+        if (decision instanceof Decision.SetOptions set) {
+            return change(quiz, set.question(), question -> withOptions(question, set.options()));
         }
         if (decision instanceof Decision.SetKey set) {
             return change(quiz, set.question(), question -> withKey(question, set.key()));
@@ -103,6 +141,32 @@ final class Editing {
             return choice.withOptions(options);
         }
         return question;
+    }
+
+    private static Question withOptions(Question question, List<Decision.SetOptions.Kept> kept) {
+        if (!(question instanceof ChoiceQuestion choice) || kept.isEmpty()) {
+            return question;
+        }
+        List<Option> options = new ArrayList<>();
+        Set<Integer> key = new HashSet<>();
+        boolean lettered =
+                choice.options().stream().noneMatch(option -> option.label().isEmpty());
+        for (Decision.SetOptions.Kept one : kept) {
+            boolean old = one.from() >= 0 && one.from() < choice.options().size();
+            Option before = old ? choice.options().get(one.from()) : new Option("", Prose.EMPTY, Prose.EMPTY);
+            String letter = lettered ? letter(choice.options().get(0).label(), options.size()) : "";
+            if (old && choice.key().contains(one.from())) {
+                key.add(options.size());
+            }
+            options.add(new Option(letter, before.text().edited(one.text()), before.feedback()));
+        }
+        return choice.withKey(Set.of()).withOptions(options).withKey(key);
+    }
+
+    /** The letter of a 0-based place, in the case of the first one. */
+    private static String letter(String first, int place) {
+        char start = Character.isLowerCase(first.charAt(0)) ? 'a' : 'A';
+        return String.valueOf((char) (start + place % 26));
     }
 
     private static Question withKey(Question question, Set<Integer> key) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.reading.Pins;
 import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Reading;
 
@@ -11,10 +12,11 @@ import org.tidyleaf.reading.Reading;
  * A leaf as it stands after all decisions.
  *
  * @param reading what the reader understood, pins obeyed
+ * @param pins those it obeyed
  * @param quiz the test with every edit
  * @param snags those still open
  */
-public record Tidied(Reading reading, Quiz quiz, List<OpenSnag> snags) {
+public record Tidied(Reading reading, Pins pins, Quiz quiz, List<OpenSnag> snags) {
     public Tidied {
         snags = List.copyOf(snags);
     }
@@ -23,9 +25,22 @@ public record Tidied(Reading reading, Quiz quiz, List<OpenSnag> snags) {
      * A place to look at.
      *
      * @param question the id of its question, or empty
+     * @param repairs likely ways to settle it, the likeliest first
      * @param blocks whether nothing can be published before it is mended
      */
-    public record OpenSnag(String kind, String question, int line, String message, boolean blocks) {}
+    public record OpenSnag(
+            String kind, String question, int line, String message, boolean blocks, List<Repair> repairs) {
+        public OpenSnag {
+            repairs = List.copyOf(repairs);
+        }
+    }
+
+    /**
+     * One way to settle a snag.
+     *
+     * @param words what its button says
+     */
+    public record Repair(String words, Decision decision) {}
 
     public List<OpenSnag> blocking() {
         return snags.stream().filter(OpenSnag::blocks).toList();

@@ -2,11 +2,13 @@ package org.tidyleaf.web.leaf;
 
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.ConcurrentReferenceHashMap;
 import org.tidyleaf.exchange.StoredJson;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
@@ -31,6 +33,12 @@ public class LeafService {
     private final SourceFileRepository files;
     private final Intake intake;
     private final Clock clock;
+
+    /**
+     * Leaves worked out lately, forgotten when memory runs short. Source and decisions only ever grow, so what was worked
+     * out for a number of decisions stays true; another node that added some is seen by their number.
+     */
+    private final Map<UUID, OpenLeaf> opened = new ConcurrentReferenceHashMap<>();
 
     LeafService(
             LeafRepository leaves,
@@ -137,23 +145,41 @@ public class LeafService {
         if (leaf.source == null) {
             throw new NoSuchLeafException(leaf.id);
         }
-        Source source = StoredJson.read(leaf.source, Source.class);
+        int count = decisions.countByKeyLeafId(leaf.id);
+        Optional<OpenLeaf> known = Optional.ofNullable(opened.get(leaf.id));
+        if (known.filter(open -> open.decisionCount() == count).isPresent()) {
+            return known.get();
+        }
+        Source source = known.map(OpenLeaf::source).orElseGet(() -> StoredJson.read(leaf.source, Source.class));
         Decisions made = new Decisions(decisions.ofLeaf(leaf.id).stream()
                 .map(row -> StoredJson.read(row.content, Decision.class))
                 .toList());
-        return new OpenLeaf(leaf.id, leaf.fileName, leaf.touchedAt, source, made, Tidying.apply(source, made));
+        Tidied tidied = Tidying.apply(source, made, known.map(OpenLeaf::tidied));
+        OpenLeaf open = new OpenLeaf(leaf.id, leaf.fileName, leaf.touchedAt, source, made, count, tidied);
+        opened.put(leaf.id, open);
+        return open;
     }
 
     /** Adds a decision to the leaf's list and gives the leaf as it stands then. */
     @Transactional
     public OpenLeaf decide(UUID owner, UUID id, Decision decision) {
         LeafEntity leaf = leaves.lock(id, owner).orElseThrow(() -> new NoSuchLeafException(id));
-        int next = decisions.ofLeaf(id).size() + 1;
+        int next = decisions.countByKeyLeafId(id) + 1;
         decisions.saveAndFlush(new DecisionEntity(id, next, StoredJson.write(decision), owner, clock.instant()));
         leaf.touchedAt = clock.instant();
         OpenLeaf open = open(leaf);
         summarise(leaf, open.tidied());
         return open;
+    }
+
+    /** Every decision ever made about a leaf, the latest first, with those taken back. */
+    @Transactional(readOnly = true)
+    public List<MadeDecision> history(UUID owner, UUID id) {
+        leaves.findByIdAndOwnerId(id, owner).orElseThrow(() -> new NoSuchLeafException(id));
+        return decisions.history(id).stream()
+                .map(row -> new MadeDecision(
+                        StoredJson.read(row.getContent(), Decision.class), row.getAuthor(), row.getMadeAt()))
+                .toList();
     }
 
     @Transactional(readOnly = true)

@@ -16,11 +16,13 @@ import org.tidyleaf.tidying.Decision;
  * A question's card while it is edited, as its form sends it.
  *
  * @param option the options' texts in order; absent where the question has none
+ * @param from for each option the 0-based place it has now, or -1 for a new one
  * @param answer what is right where there are no options
  */
 record CardForm(
         String stem,
         @Nullable List<String> option,
+        @Nullable List<Integer> from,
         @Nullable String answer,
         String type,
         @Nullable BigDecimal points) {
@@ -46,12 +48,31 @@ record CardForm(
         return changes.isEmpty() ? Optional.empty() : Optional.of(new Decision.Several(changes));
     }
 
-    private static void options(ChoiceQuestion choice, List<String> texts, List<Decision> changes) {
+    private void options(ChoiceQuestion choice, List<String> texts, List<Decision> changes) {
+        if (from != null && from.size() == texts.size() && isRearranged(choice)) {
+            List<Decision.SetOptions.Kept> kept = new ArrayList<>();
+            for (int i = 0; i < texts.size(); i++) {
+                boolean blank = from.get(i) < 0 && plain(texts.get(i)).isEmpty();
+                if (!blank) {
+                    kept.add(new Decision.SetOptions.Kept(from.get(i), plain(texts.get(i))));
+                }
+            }
+            changes.add(new Decision.SetOptions(choice.id(), kept));
+            return;
+        }
         for (int i = 0; i < Math.min(texts.size(), choice.options().size()); i++) {
             if (!plain(texts.get(i)).equals(choice.options().get(i).text().typed())) {
                 changes.add(new Decision.EditOption(choice.id(), i, plain(texts.get(i))));
             }
         }
+    }
+
+    private boolean isRearranged(ChoiceQuestion choice) {
+        List<Integer> usual = java.util.stream.IntStream.range(
+                        0, choice.options().size())
+                .boxed()
+                .toList();
+        return !usual.equals(from);
     }
 
     /** Browsers send line ends as two characters. */

@@ -13,7 +13,9 @@ import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.reading.AnswerText;
 import org.tidyleaf.reading.ReadQuestion;
+import org.tidyleaf.reading.Wording;
 import org.tidyleaf.source.Segment;
+import org.tidyleaf.tidying.Advice;
 import org.tidyleaf.tidying.Tidied;
 import org.tidyleaf.web.page.ProseHtml;
 import org.tidyleaf.web.page.TypeWords;
@@ -24,9 +26,12 @@ import org.tidyleaf.web.page.TypeWords;
  * @param place 1-based
  * @param number the printed one, or its place
  * @param section the heading to show above it, or empty
+ * @param sectionPlace 0-based, -1 where it belongs to none; {@code passagePlace} likewise
  * @param passage the passage to show above it as HTML, or empty
  * @param parts what is printed below the stem of pairs, orders, grids and banks
  * @param answer what is right where there are no options, as a teacher types it
+ * @param advice on how it is written
+ * @param fixedOptions whether an option speaks of the others by their places, so that they are not shuffled
  * @param firstLine where its stem begins in the source
  */
 record QuestionCard(
@@ -37,7 +42,11 @@ record QuestionCard(
         String typeWords,
         String section,
         String instructions,
+        String instructionsTyped,
+        int sectionPlace,
         String passage,
+        String passageTyped,
+        int passagePlace,
         String stem,
         String stemTyped,
         List<OptionRow> options,
@@ -49,6 +58,8 @@ record QuestionCard(
         String feedback,
         String hint,
         String evidence,
+        List<String> advice,
+        boolean fixedOptions,
         List<Tidied.OpenSnag> snags,
         int firstLine) {
 
@@ -111,9 +122,18 @@ record QuestionCard(
                 newSection
                         ? html.html(quiz.sections().get(particulars.section()).instructions())
                         : "",
+                newSection
+                        ? quiz.sections()
+                                .get(particulars.section())
+                                .instructions()
+                                .typed()
+                        : "",
+                particulars.section(),
                 newPassage
                         ? html.html(quiz.stimuli().get(particulars.stimulus()).text())
                         : "",
+                newPassage ? quiz.stimuli().get(particulars.stimulus()).text().typed() : "",
+                particulars.stimulus(),
                 html.html(particulars.stem()),
                 particulars.stem().typed(),
                 choice ? options((ChoiceQuestion) question, origin, html) : List.of(),
@@ -125,6 +145,8 @@ record QuestionCard(
                 html.html(particulars.feedback()),
                 html.html(particulars.hint()),
                 origin.map(QuestionCard::evidence).orElse(""),
+                Advice.of(question),
+                choice && ((ChoiceQuestion) question).options().stream().anyMatch(Wording::refersToOthers),
                 tidied.snags().stream()
                         .filter(s -> s.question().equals(question.id()))
                         .toList(),

@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Question;
+import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.reading.Entry;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.tidying.Decision;
@@ -34,6 +35,17 @@ class ReviewService {
     /** Decides and tells what changed. */
     ReviewPage decide(UUID owner, UUID leaf, Decision decision) {
         return ReviewPage.of(leaves.decide(owner, leaf, decision), capital(decision.inWords()) + ".");
+    }
+
+    /** Adds a question by hand; its id is named after the decision that made it. */
+    ReviewPage add(UUID owner, UUID leaf, String after, QuestionType type) {
+        OpenLeaf open = leaves.open(owner, leaf);
+        return decide(owner, leaf, new Decision.Add("n" + (open.decisionCount() + 1), after, type));
+    }
+
+    ReviewPage copy(UUID owner, UUID leaf, String question) {
+        OpenLeaf open = leaves.open(owner, leaf);
+        return decide(owner, leaf, new Decision.Duplicate(question, "n" + (open.decisionCount() + 1)));
     }
 
     /** Sets all keys of a typed line at once, and tells how many it set. */
@@ -116,7 +128,7 @@ class ReviewService {
         return same ? ReviewPage.of(open, "") : decide(owner, leaf, new Decision.Rename(title));
     }
 
-    private static String capital(String words) {
+    static String capital(String words) {
         return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 }
