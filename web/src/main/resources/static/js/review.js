@@ -1,5 +1,6 @@
 // Ties the parts of the review together: what is in focus, and which key does what. All state is in the page itself.
 import { drawThreads } from './threads.js';
+import { heightOf, topIn } from './places.js';
 import { followSpine } from './spine.js';
 import { attachOptions } from './options.js';
 import { attachPanels } from './panels.js';
@@ -32,8 +33,8 @@ function markLines(card, scroll) {
 
 /** Brings an element to the upper third of its pane, unless it stands well in view. */
 function reveal(pane, element) {
-  const top = element.offsetTop;
-  const bottom = top + Math.min(element.offsetHeight, pane.clientHeight / 2);
+  const top = topIn(pane, element);
+  const bottom = top + Math.min(heightOf(element), pane.clientHeight / 2);
   if (top < pane.scrollTop + 20 || bottom > pane.scrollTop + pane.clientHeight - 40) {
     pane.scrollTop = Math.max(0, top - pane.clientHeight / 4);
   }
@@ -60,9 +61,9 @@ function nextCard(matches) {
 function nextAside() {
   const lines = [...root.querySelectorAll('.sheet-line-aside')];
   const sheet = part('sheet');
-  const below = lines.find((line) => line.offsetTop > sheet.scrollTop + sheet.clientHeight / 4 + 4);
+  const below = lines.find((line) => topIn(sheet, line) > sheet.scrollTop + sheet.clientHeight / 4 + 4);
   const line = below ?? lines[0];
-  if (line) sheet.scrollTop = line.offsetTop - sheet.clientHeight / 4;
+  if (line) sheet.scrollTop = topIn(sheet, line) - sheet.clientHeight / 4;
 }
 
 function showLine(number) {

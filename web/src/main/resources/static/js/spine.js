@@ -1,3 +1,5 @@
+import { heightOf, topIn } from './places.js';
+
 // Keeps the window on the spine where the sheet stands, and moves the sheet when the spine is pressed or dragged.
 export function followSpine(spine, sheet) {
   const mark = spine.querySelector('[data-spine-window]');
@@ -8,9 +10,9 @@ export function followSpine(spine, sheet) {
   const pitch = units / lines.length;
 
   const show = () => {
-    const first = lines.findIndex((line) => line.offsetTop + line.offsetHeight > sheet.scrollTop);
+    const first = lines.findIndex((line) => topIn(sheet, line) + heightOf(line) > sheet.scrollTop);
     const bottom = sheet.scrollTop + sheet.clientHeight;
-    const behind = lines.findIndex((line) => line.offsetTop > bottom);
+    const behind = lines.findIndex((line) => topIn(sheet, line) > bottom);
     const last = behind < 0 ? lines.length : behind;
     mark.setAttribute('y', Math.max(0, first) * pitch);
     mark.setAttribute('height', Math.max(1, last - Math.max(0, first)) * pitch);
@@ -19,7 +21,7 @@ export function followSpine(spine, sheet) {
     const box = svg.getBoundingClientRect();
     const share = Math.min(1, Math.max(0, (event.clientY - box.top) / box.height));
     const line = lines[Math.min(lines.length - 1, Math.floor(share * lines.length))];
-    sheet.scrollTop = line.offsetTop - sheet.clientHeight / 3;
+    sheet.scrollTop = topIn(sheet, line) - sheet.clientHeight / 3;
   };
   spine.addEventListener('pointerdown', (event) => {
     spine.setPointerCapture(event.pointerId);

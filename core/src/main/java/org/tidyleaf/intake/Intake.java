@@ -89,7 +89,7 @@ public final class Intake {
                         "This picture is of a kind that browsers can't show. Put it in anew as PNG."));
             }
         }
-        return new Source(source.name(), source.format(), source.lines(), figures, notes);
+        return new Source(source.name(), source.format(), source.lines(), figures, notes, source.pages());
     }
 
     /** Whether files of that name's ending can be read. */

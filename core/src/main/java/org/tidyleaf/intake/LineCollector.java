@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.tidyleaf.source.Box;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Layout;
@@ -17,6 +19,7 @@ final class LineCollector {
     private final StringBuilder text = new StringBuilder();
     private final List<Span> spans = new ArrayList<>();
     private int labelEnd;
+    private @Nullable Box box;
     private int emptyBefore;
 
     /** Begins a line with the label that the word processor prints, which may be empty. */
@@ -51,13 +54,19 @@ final class LineCollector {
         if (text.toString().isBlank()) {
             emptyBefore++;
         } else {
-            Layout layout = new Layout(indent, emptyBefore, style, place, cell, centered);
+            Layout layout = new Layout(indent, emptyBefore, style, place, cell, centered, Optional.ofNullable(box));
             lines.add(new Line(lines.size() + 1, text.toString(), labelEnd, cut(length), layout));
             emptyBefore = 0;
         }
         text.setLength(0);
         spans.clear();
         labelEnd = 0;
+        box = null;
+    }
+
+    /** Says where the line, or its next part, stands on its page. */
+    void box(Box part) {
+        box = box == null ? part : box.with(part);
     }
 
     private List<Span> cut(int length) {

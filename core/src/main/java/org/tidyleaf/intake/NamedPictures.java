@@ -48,7 +48,7 @@ final class NamedPictures {
                         "figure-nowhere",
                         "The picture " + file.name()
                                 + " is in the archive, but no line names it. Add it to a question.")));
-        return new Source(source.name(), source.format(), lines, figures, notes);
+        return new Source(source.name(), source.format(), lines, figures, notes, source.pages());
     }
 
     private static Pattern mention(String name) {

@@ -8,6 +8,7 @@ import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.PageSize;
 import org.tidyleaf.source.Source;
 
 /** PDF (ISO 32000) with text: its lines page by page in human reading order. */
@@ -50,7 +51,10 @@ final class PdfFormat implements Format {
             LineCollector lines = new LineCollector();
             List<Figure> figures = new ArrayList<>();
             PdfLayout.lines(pages, lines, figures);
-            return new Source(name, "pdf", lines.lines(), figures);
+            List<PageSize> sizes = pages.stream()
+                    .map(page -> new PageSize(page.width(), page.height()))
+                    .toList();
+            return new Source(name, "pdf", lines.lines(), figures, List.of(), sizes);
         } catch (InvalidPasswordException locked) {
             throw new IntakeException.Locked(name);
         } catch (IOException | RuntimeException damaged) {

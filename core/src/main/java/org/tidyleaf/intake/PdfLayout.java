@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Box;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
@@ -263,7 +264,7 @@ final class PdfLayout {
             left = row.newColumn() ? columnLeft(rows, i) : left;
             for (PdfPage.Picture picture : List.copyOf(waiting)) {
                 if (picture.y() < row.y() - row.size() && picture.x() < row.right() + page.width() / 2) {
-                    figure(picture, lines, figures);
+                    figure(page, picture, lines, figures);
                     waiting.remove(picture);
                 }
             }
@@ -286,6 +287,7 @@ final class PdfLayout {
                 lines.end(0, "", place, Optional.empty(), false);
             }
             write(row, lines);
+            lines.box(box(page, row));
             boolean heading = row.size() >= usual.bodySize() * HEADING_SIZE;
             if (heading && i + 1 < rows.size() && goesOn(row, rows.get(i + 1))) {
                 lines.append(" ", Set.of(), "");
@@ -300,7 +302,7 @@ final class PdfLayout {
             numbers.below(false);
             body = true;
         }
-        waiting.forEach(picture -> figure(picture, lines, figures));
+        waiting.forEach(picture -> figure(page, picture, lines, figures));
         labels(page, lines);
     }
 
@@ -322,7 +324,7 @@ final class PdfLayout {
                         glyphs.add(glyph);
                     }
                 }
-                PdfPage cell = new PdfPage(page.width(), page.height(), glyphs, List.of(), List.of());
+                PdfPage cell = new PdfPage(page.number(), page.width(), page.height(), glyphs, List.of(), List.of());
                 Optional<Cell> place = Optional.of(new Cell(begin.table(), begin.row() + row, column, table.columns()));
                 List<Row> rows = rows(cell);
                 for (int i = 0; i < rows.size(); i++) {
@@ -332,6 +334,7 @@ final class PdfLayout {
                         lines.append(" ", Set.of(), "");
                     }
                     write(rows.get(i), lines);
+                    lines.box(box(page, rows.get(i)));
                 }
                 lines.end(0, "", Place.BODY, place, false);
             }
@@ -363,8 +366,9 @@ final class PdfLayout {
                         && !page.isInTable(glyph)
                         && !glyph.text().isBlank())
                 .toList();
-        for (Row row : rows(new PdfPage(page.width(), page.height(), inside, List.of(), List.of()))) {
+        for (Row row : rows(new PdfPage(page.number(), page.width(), page.height(), inside, List.of(), List.of()))) {
             write(row, lines);
+            lines.box(box(page, row));
             lines.end(0, "", Place.PICTURE, Optional.empty(), false);
         }
     }
@@ -377,10 +381,22 @@ final class PdfLayout {
         return left;
     }
 
-    private static void figure(PdfPage.Picture picture, LineCollector lines, List<Figure> figures) {
+    /** Letters reach from about four fifths of their size above the baseline to a quarter below it. */
+    private static Box box(PdfPage page, Row row) {
+        return new Box(
+                page.number(), row.left(), row.y() - row.size() * 0.85f, row.right(), row.y() + row.size() * 0.28f);
+    }
+
+    private static void figure(PdfPage page, PdfPage.Picture picture, LineCollector lines, List<Figure> figures) {
         String id = "f" + (figures.size() + 1);
         figures.add(new Figure(id, "image/png", "", picture.png()));
         lines.figure(id);
+        lines.box(new Box(
+                page.number(),
+                picture.x(),
+                picture.y(),
+                picture.x() + picture.width(),
+                picture.y() + picture.height()));
         lines.end(0, "", Place.BODY, Optional.empty(), false);
     }
 

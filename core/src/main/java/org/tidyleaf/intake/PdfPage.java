@@ -8,6 +8,7 @@ import org.tidyleaf.source.Emphasis;
 /**
  * What stands on a page of a PDF, in points from its top left corner.
  *
+ * @param number 0-based
  * @param glyphs in the order they were drawn
  * @param pictures placed images
  * @param marks lines and curves that were painted
@@ -15,6 +16,7 @@ import org.tidyleaf.source.Emphasis;
  * @param tables those drawn with rules
  */
 record PdfPage(
+        int number,
         float width,
         float height,
         List<Glyph> glyphs,
@@ -23,15 +25,15 @@ record PdfPage(
         List<Mark> drawings,
         List<PdfTables.Table> tables) {
 
-    PdfPage(float width, float height, List<Glyph> glyphs, List<Picture> pictures, List<Mark> marks) {
-        this(width, height, glyphs, pictures, marks, List.of(), List.of());
+    PdfPage(int number, float width, float height, List<Glyph> glyphs, List<Picture> pictures, List<Mark> marks) {
+        this(number, width, height, glyphs, pictures, marks, List.of(), List.of());
     }
 
     /** The page with what was found on it. */
     PdfPage with(List<Glyph> ruled, List<Picture> cutOut, List<Mark> boxes, List<PdfTables.Table> found) {
         List<Picture> all = new ArrayList<>(pictures);
         all.addAll(cutOut);
-        return new PdfPage(width, height, List.copyOf(ruled), List.copyOf(all), marks, boxes, found);
+        return new PdfPage(number, width, height, List.copyOf(ruled), List.copyOf(all), marks, boxes, found);
     }
 
     /** Whether a glyph names a part of a drawing. */

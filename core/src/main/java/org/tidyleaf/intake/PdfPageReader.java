@@ -62,7 +62,7 @@ final class PdfPageReader extends PDFTextStripper {
         setEndPage(page + 1);
         getText(document);
         return new PdfPage(
-                box.getWidth(), box.getHeight(), List.copyOf(glyphs), List.copyOf(pictures), paths.painted());
+                page, box.getWidth(), box.getHeight(), List.copyOf(glyphs), List.copyOf(pictures), paths.painted());
     }
 
     @Override

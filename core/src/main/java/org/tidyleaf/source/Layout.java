@@ -12,11 +12,19 @@ import java.util.Optional;
  * @param place which part of the document it belongs to
  * @param cell its place in a table, if any
  * @param centered whether it is centred
+ * @param box its place on the page, where pages are known
  */
-public record Layout(int indent, int spaceBefore, String style, Place place, Optional<Cell> cell, boolean centered) {
+public record Layout(
+        int indent,
+        int spaceBefore,
+        String style,
+        Place place,
+        Optional<Cell> cell,
+        boolean centered,
+        Optional<Box> box) {
 
     public static Layout plain(int indent, int spaceBefore) {
-        return new Layout(indent, spaceBefore, "", Place.BODY, Optional.empty(), false);
+        return new Layout(indent, spaceBefore, "", Place.BODY, Optional.empty(), false, Optional.empty());
     }
 
     /** Whether the style's name says that it is a heading or a title. */

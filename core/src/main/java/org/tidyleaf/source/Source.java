@@ -10,12 +10,15 @@ import java.util.List;
  * @param lines all lines; line {@code i} has the number {@code i + 1}
  * @param figures the pictures that spans of the lines refer to by id, in order of appearance
  * @param notes what was put right on the way
+ * @param pages the sizes of its pages where lines have their places on them, else empty
  */
-public record Source(String name, String format, List<Line> lines, List<Figure> figures, List<Note> notes) {
+public record Source(
+        String name, String format, List<Line> lines, List<Figure> figures, List<Note> notes, List<PageSize> pages) {
     public Source {
         lines = List.copyOf(lines);
         figures = List.copyOf(figures);
         notes = List.copyOf(notes);
+        pages = List.copyOf(pages);
         for (int i = 0; i < lines.size(); i++) {
             if (lines.get(i).number() != i + 1) {
                 throw new IllegalArgumentException(
@@ -25,7 +28,11 @@ public record Source(String name, String format, List<Line> lines, List<Figure> 
     }
 
     public Source(String name, String format, List<Line> lines, List<Figure> figures) {
-        this(name, format, lines, figures, List.of());
+        this(name, format, lines, figures, List.of(), List.of());
+    }
+
+    public Source(String name, String format, List<Line> lines, List<Figure> figures, List<Note> notes) {
+        this(name, format, lines, figures, notes, List.of());
     }
 
     /** The line with this 1-based number. */

@@ -12,6 +12,7 @@ import org.springframework.util.ConcurrentReferenceHashMap;
 import org.tidyleaf.exchange.StoredJson;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
+import org.tidyleaf.intake.PdfPages;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.source.Figure;
@@ -108,7 +109,7 @@ public class LeafService {
         List<Figure> light = source.figures().stream()
                 .map(f -> new Figure(f.id(), f.mediaType(), f.alternative(), new byte[0]))
                 .toList();
-        return new Source(source.name(), source.format(), source.lines(), light, source.notes());
+        return new Source(source.name(), source.format(), source.lines(), light, source.notes(), source.pages());
     }
 
     private static void summarise(LeafEntity leaf, Tidied tidied) {
@@ -180,6 +181,20 @@ public class LeafService {
                 .map(row -> new MadeDecision(
                         StoredJson.read(row.getContent(), Decision.class), row.getAuthor(), row.getMadeAt()))
                 .toList();
+    }
+
+    /** A page of the source as PNG; empty where the source has no such page. */
+    @Transactional(readOnly = true)
+    public Optional<byte[]> page(UUID owner, UUID id, int page) {
+        OpenLeaf open = open(owner, id);
+        Optional<SourceFileEntity> file = page < open.source().pages().size() ? files.findById(id) : Optional.empty();
+        return file.map(found -> {
+            try {
+                return PdfPages.png(open.fileName(), found.bytes, page);
+            } catch (IntakeException undrawable) {
+                throw new IllegalStateException(undrawable.getMessage(), undrawable);
+            }
+        });
     }
 
     @Transactional(readOnly = true)

@@ -1,8 +1,10 @@
 package org.tidyleaf.web.review;
 
 import java.math.BigDecimal;
+import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -47,6 +49,19 @@ class ReviewController {
     ResponseEntity<byte[]> figure(
             @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @PathVariable String figure) {
         return Pictures.response(leaves.figure(teacher.id(), id, figure));
+    }
+
+    /** A page never changes, so a browser need not ask for it twice. */
+    @GetMapping(value = "/page/{page}", produces = "image/png")
+    ResponseEntity<byte[]> page(
+            @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @PathVariable int page) {
+        return leaves.page(teacher.id(), id, page)
+                .map(png -> ResponseEntity.ok()
+                        .cacheControl(CacheControl.maxAge(Duration.ofDays(1))
+                                .cachePrivate()
+                                .immutable())
+                        .body(png))
+                .orElseGet(() -> ResponseEntity.notFound().build());
     }
 
     @PostMapping("/pin")

@@ -13,6 +13,7 @@ import org.tidyleaf.web.page.ProseHtml;
 /**
  * All that the review shows.
  *
+ * @param pages its pages where the source was printed on pages, else none
  * @param loose snags that belong to no single question
  * @param notice what the last decision did, or empty
  * @param undo what undo would take back, or empty
@@ -25,6 +26,7 @@ record ReviewPage(
         String savedAt,
         Tally tally,
         List<SheetLine> lines,
+        List<SheetPage> pages,
         List<QuestionCard> cards,
         List<Tidied.OpenSnag> loose,
         String notice,
@@ -39,13 +41,15 @@ record ReviewPage(
 
     static ReviewPage of(OpenLeaf leaf, String notice) {
         String figures = figures(leaf.id());
+        List<SheetLine> lines = SheetLine.of(leaf.source(), leaf.tidied(), figures);
         return new ReviewPage(
                 leaf.id(),
                 leaf.tidied().quiz().title(),
                 leaf.fileName(),
                 TIME.format(leaf.touchedAt().atZone(ZoneId.systemDefault())),
                 Tally.of(leaf.tidied()),
-                SheetLine.of(leaf.source(), leaf.tidied(), figures),
+                lines,
+                SheetPage.of(leaf.source(), lines),
                 QuestionCard.of(leaf.tidied(), new ProseHtml(figures)),
                 leaf.tidied().snags().stream()
                         .filter(snag -> snag.question().isEmpty())
