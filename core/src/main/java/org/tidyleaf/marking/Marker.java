@@ -39,6 +39,14 @@ public final class Marker {
         return question.particulars().points().orElse(USUAL_POINTS);
     }
 
+    /** A person's mark, within what can be earned, or else the one worked out. */
+    public static Mark mark(Question question, Response response, Optional<HandMark> given) {
+        BigDecimal most = most(question);
+        return given.map(hand ->
+                        new Mark(Optional.of(hand.points().max(BigDecimal.ZERO).min(most)), most))
+                .orElseGet(() -> mark(question, response));
+    }
+
     public static Mark mark(Question question, Response response) {
         BigDecimal most = most(question);
         if (response.isEmpty()) {

@@ -205,12 +205,28 @@ class WholeLineTest {
         assertThat(teacher.locator(".results tbody tr")).containsText("=Tilda Marwood");
         assertThat(teacher.locator(".results .is-total").last()).hasText("5");
         looks(teacher);
+        openAnswersAreMarkedByHand();
         Download csv = teacher.waitForDownload(() -> teacher.click("text=Download as CSV"));
         String text = Files.readString(csv.path());
         assertThat(text)
                 .isEqualTo(
                         "\uFEFFName,Handed in,Question 1,Question 2,Question 3,Question 4,Question 5,Question 6,Points\r\n"
-                                + "'=Tilda Marwood,yes,3,0,0,1,1,,5\r\n");
+                                + "'=Tilda Marwood,yes,3,0,0,1,1,0.5,5.5\r\n");
+    }
+
+    private void openAnswersAreMarkedByHand() {
+        teacher.click("text=Mark the open answers");
+        assertThat(teacher.locator("main")).not().containsText("Tilda");
+        teacher.locator("input[name=points]").fill("0.5");
+        teacher.locator("input[name=points]").press("Enter");
+        assertThat(teacher.locator(".open-answer .saved")).hasText("kept");
+        looks(teacher);
+        teacher.click("text=Back to the results");
+        assertThat(teacher.locator(".results .is-total").last()).hasText("5.5");
+        teacher.locator(".results tbody a").click();
+        assertThat(teacher.locator("main")).containsText("5.5 of");
+        looks(teacher);
+        teacher.goBack();
     }
 
     @Test

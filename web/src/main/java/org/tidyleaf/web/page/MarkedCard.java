@@ -3,6 +3,9 @@ package org.tidyleaf.web.page;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.tidyleaf.marking.HandMark;
 import org.tidyleaf.marking.Mark;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.marking.Response;
@@ -18,6 +21,7 @@ import org.tidyleaf.reading.AnswerText;
  *
  * @param verdict "full", "part", "none" or "waits"
  * @param answer what was typed, empty for choices
+ * @param note what the teacher wrote to it, or empty
  * @param right what is right where there are no options, in words
  */
 public record MarkedCard(
@@ -28,6 +32,7 @@ public record MarkedCard(
         String answer,
         String right,
         String feedback,
+        String note,
         String verdict,
         String points) {
 
@@ -35,29 +40,41 @@ public record MarkedCard(
     public record Choice(String letter, String html, boolean chosen, boolean right, String feedback) {}
 
     public static List<MarkedCard> of(Quiz quiz, Responses responses, String figures) {
+        return of(quiz, responses, Map.of(), figures);
+    }
+
+    /** @param given marks by hand, by question id */
+    public static List<MarkedCard> of(Quiz quiz, Responses responses, Map<String, HandMark> given, String figures) {
         List<MarkedCard> cards = new ArrayList<>();
         for (int i = 0; i < quiz.questions().size(); i++) {
-            cards.add(of(quiz.questions().get(i), i, responses, new ProseHtml(figures)));
+            cards.add(of(quiz.questions().get(i), i, responses, given, new ProseHtml(figures)));
         }
         return cards;
     }
 
     /** The sum of what is marked so far, of all that could be earned. */
     public static String total(Quiz quiz, Responses responses) {
+        return total(quiz, responses, Map.of());
+    }
+
+    public static String total(Quiz quiz, Responses responses, Map<String, HandMark> given) {
         BigDecimal earned = BigDecimal.ZERO;
         BigDecimal most = BigDecimal.ZERO;
         for (Question question : quiz.questions()) {
-            Mark mark = Marker.mark(question, responses.of(question.id()));
+            Mark mark =
+                    Marker.mark(question, responses.of(question.id()), Optional.ofNullable(given.get(question.id())));
             earned = earned.add(mark.earned().orElse(BigDecimal.ZERO));
             most = most.add(mark.most());
         }
         return plain(earned) + " of " + plain(most);
     }
 
-    private static MarkedCard of(Question question, int index, Responses responses, ProseHtml html) {
+    private static MarkedCard of(
+            Question question, int index, Responses responses, Map<String, HandMark> given, ProseHtml html) {
         Particulars particulars = question.particulars();
         Response response = responses.of(question.id());
-        Mark mark = Marker.mark(question, response);
+        Optional<HandMark> hand = Optional.ofNullable(given.get(question.id()));
+        Mark mark = Marker.mark(question, response, hand);
         boolean choice = question instanceof ChoiceQuestion;
         return new MarkedCard(
                 question.id(),
@@ -67,6 +84,7 @@ public record MarkedCard(
                 question.match(new GivenAnswer(response)),
                 choice ? "" : AnswerText.of(question).replace("\n", " \u00b7 "),
                 html.html(particulars.feedback()),
+                hand.map(HandMark::note).orElse(""),
                 mark.verdict(),
                 points(mark));
     }

@@ -70,10 +70,10 @@ class CandidateController {
         model.addAttribute("title", script.quiz().title());
         model.addAttribute("candidate", script.candidate());
         model.addAttribute("handedIn", script.handedIn());
-        model.addAttribute("total", MarkedCard.total(script.quiz(), script.responses()));
+        model.addAttribute("total", MarkedCard.total(script.quiz(), script.responses(), script.marks()));
         model.addAttribute(
                 "waiting",
-                MarkedCard.of(script.quiz(), script.responses(), "").stream()
+                MarkedCard.of(script.quiz(), script.responses(), script.marks(), "").stream()
                         .filter(card -> card.verdict().equals("waits"))
                         .count());
     }

@@ -4,7 +4,10 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.tidyleaf.marking.HandMark;
 import org.tidyleaf.marking.Mark;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.Question;
@@ -33,8 +36,8 @@ record ResultTable(List<String> numbers, List<String> most, String mostInAll, Li
             List<String> verdicts,
             String total) {}
 
-    /** One candidate's answers. */
-    record Answers(UUID script, String candidate, boolean handedIn, Responses responses) {}
+    /** One candidate's answers, and the marks a person gave, by question id. */
+    record Answers(UUID script, String candidate, boolean handedIn, Responses responses, Map<String, HandMark> marks) {}
 
     static ResultTable of(Quiz quiz, List<Answers> scripts) {
         List<String> numbers = new ArrayList<>();
@@ -74,7 +77,10 @@ record ResultTable(List<String> numbers, List<String> most, String mostInAll, Li
         BigDecimal total = BigDecimal.ZERO;
         int waiting = 0;
         for (Question question : quiz.questions()) {
-            Mark mark = Marker.mark(question, script.responses().of(question.id()));
+            Mark mark = Marker.mark(
+                    question,
+                    script.responses().of(question.id()),
+                    Optional.ofNullable(script.marks().get(question.id())));
             points.add(mark.earned().map(ResultTable::plain).orElse("\u2013"));
             verdicts.add(mark.verdict());
             total = total.add(mark.earned().orElse(BigDecimal.ZERO));

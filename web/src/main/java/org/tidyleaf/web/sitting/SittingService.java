@@ -1,5 +1,6 @@
 package org.tidyleaf.web.sitting;
 
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -16,6 +17,8 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.tidyleaf.exchange.StoredJson;
+import org.tidyleaf.marking.HandMark;
+import org.tidyleaf.marking.Marker;
 import org.tidyleaf.marking.Response;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
@@ -40,6 +43,7 @@ public class SittingService {
     private final SittingRepository sittings;
     private final ScriptRepository scripts;
     private final AnswerRepository answers;
+    private final HandMarkRepository handMarks;
     private final EditionService editions;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
@@ -48,11 +52,13 @@ public class SittingService {
             SittingRepository sittings,
             ScriptRepository scripts,
             AnswerRepository answers,
+            HandMarkRepository handMarks,
             EditionService editions,
             Clock clock) {
         this.sittings = sittings;
         this.scripts = scripts;
         this.answers = answers;
+        this.handMarks = handMarks;
         this.editions = editions;
         this.clock = clock;
     }
@@ -113,16 +119,52 @@ public class SittingService {
     }
 
     private ResultTable table(SittingEntity sitting, Quiz quiz) {
+        return ResultTable.of(quiz, answers(sitting));
+    }
+
+    private List<ResultTable.Answers> answers(SittingEntity sitting) {
+        Map<UUID, Map<String, HandMark>> given = new HashMap<>();
+        for (HandMarkEntity mark : handMarks.ofSitting(sitting.id)) {
+            given.computeIfAbsent(mark.scriptId, id -> new HashMap<>()).put(mark.questionId, mark.mark());
+        }
         Map<UUID, Map<String, Response>> latest = new HashMap<>();
         for (AnswerEntity answer : answers.ofSitting(sitting.id)) {
             latest.computeIfAbsent(answer.scriptId, id -> new HashMap<>()).put(answer.questionId, response(answer));
         }
         List<ResultTable.Answers> all = new ArrayList<>();
         for (ScriptEntity script : scripts.findBySittingIdOrderByBegunAt(sitting.id)) {
-            Responses given = new Responses(latest.getOrDefault(script.id, Map.of()));
-            all.add(new ResultTable.Answers(script.id, script.candidate, script.handedInAt != null, given));
+            Responses responses = new Responses(latest.getOrDefault(script.id, Map.of()));
+            boolean handedIn = script.handedInAt != null;
+            Map<String, HandMark> marks = given.getOrDefault(script.id, Map.of());
+            all.add(new ResultTable.Answers(script.id, script.candidate, handedIn, responses, marks));
         }
-        return ResultTable.of(quiz, all);
+        return all;
+    }
+
+    /** A sitting with all its scripts, for a person to mark. */
+    @Transactional(readOnly = true)
+    Marking marking(UUID owner, UUID id) {
+        SittingEntity sitting = own(owner, id);
+        Edition edition = editions.get(sitting.editionId);
+        return new Marking(id, edition.leaf(), edition.quiz(), answers(sitting));
+    }
+
+    /** Gives points by hand; they stand above those worked out. Points outside of what can be earned are brought inside. */
+    @Transactional
+    void give(UUID owner, UUID id, UUID script, String question, HandMark mark) {
+        SittingEntity sitting = own(owner, id);
+        boolean known = scripts.findById(script)
+                .filter(found -> found.sittingId.equals(sitting.id))
+                .isPresent();
+        Optional<Question> asked = editions.get(sitting.editionId).quiz().questions().stream()
+                .filter(one -> one.id().equals(question))
+                .findFirst();
+        if (!known || asked.isEmpty()) {
+            throw new NoSuchSittingException(id.toString());
+        }
+        BigDecimal points = mark.points().max(BigDecimal.ZERO).min(Marker.most(asked.get()));
+        HandMark within = new HandMark(points, mark.note());
+        handMarks.save(new HandMarkEntity(script, question, within, owner, clock.instant()));
     }
 
     /** Takes no more answers. */
@@ -175,10 +217,19 @@ public class SittingService {
         Edition edition = editions.get(sitting.editionId);
         Map<String, Response> latest = new HashMap<>();
         answers.findByScriptIdOrderById(entity.id).forEach(answer -> latest.put(answer.questionId, response(answer)));
+        Map<String, HandMark> marks = new HashMap<>();
+        handMarks.findByScriptIdOrderById(entity.id).forEach(mark -> marks.put(mark.questionId, mark.mark()));
         boolean handedIn = entity.handedInAt != null;
         boolean open = sitting.closedAt == null && !handedIn;
         return new Script(
-                entity.id, entity.candidate, edition.leaf(), edition.quiz(), new Responses(latest), handedIn, open);
+                entity.id,
+                entity.candidate,
+                edition.leaf(),
+                edition.quiz(),
+                new Responses(latest),
+                marks,
+                handedIn,
+                open);
     }
 
     /** Keeps the answers that differ from what was kept before; false where none are taken any more. */
