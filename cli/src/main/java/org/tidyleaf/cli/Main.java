@@ -6,7 +6,7 @@ import picocli.CommandLine.Command;
 /** The commands of the terminal: {@code tidyleaf read FILE}. */
 @Command(
         name = "tidyleaf",
-        subcommands = {ReadCommand.class, BenchCommand.class},
+        subcommands = {ReadCommand.class, ConvertCommand.class, BenchCommand.class},
         mixinStandardHelpOptions = true)
 public final class Main {
 
@@ -14,6 +14,8 @@ public final class Main {
 
     /** Exit code 0: all read; 1: a file could not be read; 2: the call's words are off. */
     public static void main(String[] arguments) {
-        System.exit(new CommandLine(new Main()).execute(arguments));
+        System.exit(new CommandLine(new Main())
+                .setCaseInsensitiveEnumValuesAllowed(true)
+                .execute(arguments));
     }
 }

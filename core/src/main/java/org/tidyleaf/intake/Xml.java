@@ -14,11 +14,11 @@ import org.w3c.dom.Node;
 import org.xml.sax.SAXException;
 
 /** XML of untrusted files: no document types, so no entities, and nothing fetched (OWASP, XXE prevention for Java). */
-final class Xml {
+public final class Xml {
 
     private Xml() {}
 
-    static Document parse(String file, byte[] bytes) throws IntakeException {
+    public static Document parse(String file, byte[] bytes) throws IntakeException {
         try {
             DocumentBuilderFactory factory = DocumentBuilderFactory.newDefaultNSInstance();
             factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
@@ -36,7 +36,7 @@ final class Xml {
         }
     }
 
-    static List<Element> children(Node parent) {
+    public static List<Element> children(Node parent) {
         List<Element> children = new ArrayList<>();
         for (Node node = parent.getFirstChild(); node != null; node = node.getNextSibling()) {
             if (node instanceof Element element) {
@@ -46,7 +46,7 @@ final class Xml {
         return children;
     }
 
-    static Optional<Element> child(Node parent, String name) {
+    public static Optional<Element> child(Node parent, String name) {
         for (Node node = parent.getFirstChild(); node != null; node = node.getNextSibling()) {
             if (node instanceof Element element && name.equals(element.getLocalName())) {
                 return Optional.of(element);
@@ -56,13 +56,13 @@ final class Xml {
     }
 
     /** The first element of that local name anywhere below. */
-    static Optional<Element> below(Element parent, String name) {
+    public static Optional<Element> below(Element parent, String name) {
         var found = parent.getElementsByTagNameNS("*", name);
         return found.getLength() == 0 ? Optional.empty() : Optional.of((Element) found.item(0));
     }
 
     /** An attribute by its local name, whatever its namespace; empty where it is absent. */
-    static String attribute(Element element, String name) {
+    public static String attribute(Element element, String name) {
         var attributes = element.getAttributes();
         for (int i = 0; i < attributes.getLength(); i++) {
             if (name.equals(attributes.item(i).getLocalName())) {

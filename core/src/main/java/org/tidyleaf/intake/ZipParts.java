@@ -10,7 +10,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 
 /** The files inside a zip archive, unpacked in memory within bounds. Names are keys only, never paths of this machine. */
-final class ZipParts {
+public final class ZipParts {
 
     /** No document that a word processor writes has more. */
     private static final int MAX_ENTRIES = 10_000;
@@ -24,7 +24,7 @@ final class ZipParts {
         this.parts = parts;
     }
 
-    static ZipParts unpack(String name, byte[] bytes) throws IntakeException {
+    public static ZipParts unpack(String name, byte[] bytes) throws IntakeException {
         Map<String, byte[]> parts = new HashMap<>();
         long total = 0;
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
@@ -47,15 +47,15 @@ final class ZipParts {
         return new ZipParts(parts);
     }
 
-    Optional<byte[]> find(String path) {
+    public Optional<byte[]> find(String path) {
         return Optional.ofNullable(parts.get(path));
     }
 
-    Set<String> names() {
+    public Set<String> names() {
         return parts.keySet();
     }
 
-    boolean isEmpty() {
+    public boolean isEmpty() {
         return parts.isEmpty();
     }
 }

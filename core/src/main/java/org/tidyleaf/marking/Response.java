@@ -2,6 +2,7 @@ package org.tidyleaf.marking;
 
 import java.util.List;
 import java.util.Set;
+import org.tidyleaf.source.Sorted;
 
 /**
  * What a candidate answered to one question.
@@ -14,7 +15,7 @@ public record Response(Set<Integer> chosen, List<String> entered) {
     public static final Response NONE = new Response(Set.of(), List.of());
 
     public Response {
-        chosen = Set.copyOf(chosen);
+        chosen = Sorted.copy(chosen);
         entered = List.copyOf(entered);
     }
 

@@ -2,6 +2,7 @@ package org.tidyleaf.question;
 
 import java.util.List;
 import java.util.Set;
+import org.tidyleaf.source.Sorted;
 
 /**
  * Statements against columns.
@@ -15,7 +16,7 @@ public record Grid(Particulars particulars, List<String> columns, List<Prose> ro
     public Grid {
         columns = List.copyOf(columns);
         rows = List.copyOf(rows);
-        key = key.stream().map(Set::copyOf).toList();
+        key = key.stream().map(Sorted::copy).toList();
         if (!key.isEmpty() && key.size() != rows.size()) {
             throw new IllegalArgumentException(key.size() + " keys for " + rows.size() + " rows");
         }

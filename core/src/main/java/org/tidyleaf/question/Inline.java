@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Set;
 import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Sorted;
 
 /** A part of a prose. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
@@ -22,7 +23,7 @@ public sealed interface Inline {
     /** Text, all of it set in the same way. */
     record Text(String text, Set<Emphasis> emphasis) implements Inline {
         public Text {
-            emphasis = Set.copyOf(emphasis);
+            emphasis = Sorted.copy(emphasis);
         }
 
         @Override

@@ -2,13 +2,14 @@ package org.tidyleaf.question;
 
 import java.util.List;
 import java.util.Set;
+import org.tidyleaf.source.Sorted;
 
 /** Any number of right answers among several. */
 public record MultipleChoice(Particulars particulars, List<Option> options, Set<Integer> key)
         implements ChoiceQuestion {
     public MultipleChoice {
         options = List.copyOf(options);
-        key = Set.copyOf(key);
+        key = Sorted.copy(key);
         ChoiceQuestion.check(options, key);
     }
 

@@ -123,15 +123,34 @@ public record Prose(@JsonValue List<Inline> parts) {
     /** The same text with none of it set in any of these ways. */
     public Prose without(Set<Emphasis> emphasis) {
         return new Prose(parts.stream()
-                .map(part -> {
-                    if (!(part instanceof Inline.Text text)) {
-                        return part;
-                    }
-                    Set<Emphasis> kept = new HashSet<>(text.emphasis());
-                    kept.removeAll(emphasis);
-                    return new Inline.Text(text.text(), kept);
-                })
-                .toList());
+                        .map(part -> {
+                            if (!(part instanceof Inline.Text text)) {
+                                return part;
+                            }
+                            Set<Emphasis> kept = new HashSet<>(text.emphasis());
+                            kept.removeAll(emphasis);
+                            return new Inline.Text(text.text(), kept);
+                        })
+                        .toList())
+                .joined();
+    }
+
+    /** The same with neighbours that are set alike as one text, and no double spaces in it. */
+    public Prose joined() {
+        List<Inline> joined = new ArrayList<>();
+        for (Inline part : parts) {
+            int last = joined.size() - 1;
+            if (last >= 0
+                    && part instanceof Inline.Text here
+                    && joined.get(last) instanceof Inline.Text above
+                    && here.emphasis().equals(above.emphasis())) {
+                String text = (above.text() + here.text()).replaceAll(" {2,}", " ");
+                joined.set(last, new Inline.Text(text, here.emphasis()));
+            } else {
+                joined.add(part);
+            }
+        }
+        return new Prose(joined);
     }
 
     /** This prose with the other's parts behind its own. */

@@ -2,12 +2,13 @@ package org.tidyleaf.question;
 
 import java.util.List;
 import java.util.Set;
+import org.tidyleaf.source.Sorted;
 
 /** One right answer among several. */
 public record SingleChoice(Particulars particulars, List<Option> options, Set<Integer> key) implements ChoiceQuestion {
     public SingleChoice {
         options = List.copyOf(options);
-        key = Set.copyOf(key);
+        key = Sorted.copy(key);
         ChoiceQuestion.check(options, key);
     }
 

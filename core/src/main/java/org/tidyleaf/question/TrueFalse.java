@@ -2,12 +2,13 @@ package org.tidyleaf.question;
 
 import java.util.List;
 import java.util.Set;
+import org.tidyleaf.source.Sorted;
 
 /** A statement that holds or does not; two options in the words the document prints. */
 public record TrueFalse(Particulars particulars, List<Option> options, Set<Integer> key) implements ChoiceQuestion {
     public TrueFalse {
         options = List.copyOf(options);
-        key = Set.copyOf(key);
+        key = Sorted.copy(key);
         ChoiceQuestion.check(options, key);
     }
 

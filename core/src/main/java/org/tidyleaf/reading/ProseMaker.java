@@ -60,7 +60,8 @@ final class ProseMaker {
             }
             add(parts, segments.get(i), throughout, gaps, gapNumber);
         }
-        return new Prose(merged(parts));
+        // Word processors cut text into runs where nothing changes; neighbours set alike become one again.
+        return new Prose(stripped(new ArrayList<>(new Prose(parts).joined().parts())));
     }
 
     private boolean isNewParagraph(List<Segment> segments, int i) {
@@ -151,24 +152,6 @@ final class ProseMaker {
         if (!spaced.isEmpty()) {
             parts.add(new Inline.Text(spaced, emphasis));
         }
-    }
-
-    /** Word processors cut text into runs where nothing changes; neighbours set alike become one again. */
-    private static List<Inline> merged(List<Inline> parts) {
-        List<Inline> merged = new ArrayList<>();
-        for (Inline part : parts) {
-            int last = merged.size() - 1;
-            if (last >= 0
-                    && part instanceof Inline.Text here
-                    && merged.get(last) instanceof Inline.Text above
-                    && here.emphasis().equals(above.emphasis())) {
-                merged.set(
-                        last, new Inline.Text((above.text() + here.text()).replaceAll(" {2,}", " "), here.emphasis()));
-            } else {
-                merged.add(part);
-            }
-        }
-        return stripped(merged);
     }
 
     private static List<Inline> stripped(List<Inline> parts) {

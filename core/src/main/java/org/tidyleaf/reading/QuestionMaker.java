@@ -122,7 +122,8 @@ final class QuestionMaker {
             gaps.add(new Inline.Gap(before + i));
         }
         int all = before + draft.options.size();
-        return new TextEntry(particulars.withStem(particulars.stem().plus(gaps)), GapParser.accepted(said, all));
+        return new TextEntry(
+                particulars.withStem(particulars.stem().plus(gaps).joined()), GapParser.accepted(said, all));
     }
 
     private Question choice(Draft draft, Particulars particulars, GatheredKey key) {

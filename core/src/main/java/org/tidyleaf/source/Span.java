@@ -11,7 +11,7 @@ import java.util.Set;
  */
 public record Span(int from, int to, Set<Emphasis> emphasis, String color, String figure) {
     public Span {
-        emphasis = Set.copyOf(emphasis);
+        emphasis = Sorted.copy(emphasis);
         if (from < 0 || to < from) {
             throw new IllegalArgumentException("no span: " + from + " to " + to);
         }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.reading.Role;
+import org.tidyleaf.source.Sorted;
 
 /** One thing the teacher decided. Questions are named by their id, lines by their 1-based number. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
@@ -74,7 +75,7 @@ public sealed interface Decision {
     /** The 0-based places of all right options. */
     record SetKey(String question, Set<Integer> key) implements Decision {
         public SetKey {
-            key = Set.copyOf(key);
+            key = Sorted.copy(key);
         }
 
         @Override

@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Set;
 import org.springframework.web.util.HtmlUtils;
+import org.tidyleaf.exchange.LatexMathMl;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.source.Emphasis;

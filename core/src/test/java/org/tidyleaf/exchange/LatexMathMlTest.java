@@ -1,4 +1,4 @@
-package org.tidyleaf.web.page;
+package org.tidyleaf.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package org.tidyleaf.web.page;
+package org.tidyleaf.exchange;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
  * The LaTeX that readings hold to MathML Core (W3C): fractions, roots, scripts, fences, accents, sums, matrices, Greek
  * letters and operators. An unknown command is shown by its name, so nothing of a formula is lost.
  */
-final class LatexMathMl {
+public final class LatexMathMl {
 
     private static final Pattern TOKEN = Pattern.compile("\\\\[A-Za-z]+|\\\\.|\\d+(?:[.,]\\d+)?|[{}^_&]|\\S");
 
@@ -75,9 +75,9 @@ final class LatexMathMl {
     }
 
     /** A whole math element; the LaTeX stands beside it for programs that read aloud or copy. */
-    static String convert(String latex) {
+    public static String convert(String latex) {
         return "<math><semantics><mrow>" + new LatexMathMl(latex).row("")
-                + "</mrow><annotation encoding=\"application/x-tex\">" + ProseHtml.escape(latex)
+                + "</mrow><annotation encoding=\"application/x-tex\">" + XmlText.escape(latex)
                 + "</annotation></semantics></math>";
     }
 
@@ -134,7 +134,7 @@ final class LatexMathMl {
         }
         if (token.equals("\\left") || token.equals("\\right")) {
             String fence = more() ? tokens.get(at++) : ".";
-            return fence.equals(".") ? "" : "<mo>" + ProseHtml.escape(fence.replace("\\", "")) + "</mo>";
+            return fence.equals(".") ? "" : "<mo>" + XmlText.escape(fence.replace("\\", "")) + "</mo>";
         }
         if (ACCENTS.containsKey(token)) {
             return "<mover accent=\"true\">" + one() + "<mo>" + ACCENTS.get(token) + "</mo></mover>";
@@ -180,7 +180,7 @@ final class LatexMathMl {
         if (LETTERS.containsKey(token)) {
             return "<mi>" + LETTERS.get(token) + "</mi>";
         }
-        String shown = ProseHtml.escape(token.replace("\\", ""));
+        String shown = XmlText.escape(token.replace("\\", ""));
         if (Character.isDigit(token.charAt(0))) {
             return "<mn>" + shown + "</mn>";
         }

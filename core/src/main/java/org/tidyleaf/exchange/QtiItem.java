@@ -1,0 +1,639 @@
+package org.tidyleaf.exchange;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.tidyleaf.marking.Marker;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
+import org.tidyleaf.question.Match;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Order;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.PictureLabel;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.TableEntry;
+import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.reading.Wording;
+
+/**
+ * One question as an assessment item of QTI 3.0 (1EdTech): declarations, body, rules for its points and feedback. Points
+ * are absolute: what is right earns the question's points, each right part its share.
+ */
+final class QtiItem implements Question.Cases<Boolean> {
+
+    static final String NAMESPACE = "http://www.imsglobal.org/xsd/imsqtiasi_v3p0";
+
+    /** Set beside our own types that have no interaction of their own in the standard, to be known when read back. */
+    static final String TYPE = "data-tidyleaf-type";
+
+    private static final String RESPONSE = "RESPONSE";
+
+    private final Question question;
+    private final QtiProse prose;
+    private final XmlText declarations = new XmlText();
+    private final XmlText body = new XmlText();
+    private final XmlText processing = new XmlText();
+    private final BigDecimal most;
+
+    private QtiItem(Question question, QtiProse prose) {
+        this.question = question;
+        this.prose = prose;
+        this.most = Marker.most(question);
+    }
+
+    /**
+     * The item's file.
+     *
+     * @param stimulus the file of its passage as seen from the item, or empty; {@code stimulusId} its identifier
+     */
+    static String write(Question question, QtiProse prose, String stimulusId, String stimulus) {
+        QtiItem item = new QtiItem(question, prose);
+        boolean byHand = question instanceof ExtendedText;
+        Particulars particulars = question.particulars();
+        if (!stimulus.isEmpty()) {
+            item.body.empty("div", "data-stimulus-idref", stimulusId);
+        }
+        question.match(item);
+        if (!particulars.hint().isEmpty()) {
+            item.body
+                    .open("qti-rubric-block", "view", "candidate", "use", "instructions", "class", "hint")
+                    .open("qti-content-body")
+                    .markup(item.prose.block(particulars.hint(), "hint"))
+                    .close("qti-content-body")
+                    .close("qti-rubric-block");
+        }
+        XmlText out = new XmlText();
+        out.markup("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n");
+        out.open(
+                "qti-assessment-item",
+                "xmlns",
+                NAMESPACE,
+                "identifier",
+                particulars.id(),
+                "title",
+                title(particulars),
+                "label",
+                particulars.number(),
+                "adaptive",
+                "false",
+                "time-dependent",
+                "false",
+                TYPE,
+                question.type().label());
+        out.markup(item.declarations.toString());
+        item.outcomes(out, byHand);
+        if (!stimulus.isEmpty()) {
+            out.empty("qti-assessment-stimulus-ref", "identifier", stimulusId, "href", stimulus);
+        }
+        out.open("qti-item-body").markup(item.body.toString()).close("qti-item-body");
+        item.rules(out, byHand);
+        if (!particulars.feedback().isEmpty()) {
+            out.open("qti-modal-feedback", "outcome-identifier", "FEEDBACK", "identifier", "done", "show-hide", "show")
+                    .open("qti-content-body")
+                    .markup(prose.block(particulars.feedback(), "feedback"))
+                    .close("qti-content-body")
+                    .close("qti-modal-feedback");
+        }
+        return out.close("qti-assessment-item").toString();
+    }
+
+    private static String title(Particulars particulars) {
+        String plain = particulars.stem().plain();
+        String text = plain.length() > 60 ? plain.substring(0, 60) + "\u2026" : plain;
+        return text.isEmpty() ? particulars.id() : text;
+    }
+
+    private void outcomes(XmlText out, boolean byHand) {
+        if (byHand) {
+            out.empty(
+                    "qti-outcome-declaration",
+                    "identifier",
+                    "SCORE",
+                    "cardinality",
+                    "single",
+                    "base-type",
+                    "float",
+                    "external-scored",
+                    "human",
+                    "normal-maximum",
+                    most.toPlainString());
+        } else {
+            outcome(out, "SCORE", "float", "0");
+        }
+        outcome(out, "MAXSCORE", "float", most.toPlainString());
+        if (!question.particulars().feedback().isEmpty()) {
+            out.empty(
+                    "qti-outcome-declaration",
+                    "identifier",
+                    "FEEDBACK",
+                    "cardinality",
+                    "single",
+                    "base-type",
+                    "identifier");
+        }
+        if (question instanceof ChoiceQuestion choice && hasFeedback(choice)) {
+            out.empty(
+                    "qti-outcome-declaration",
+                    "identifier",
+                    "CHOSEN",
+                    "cardinality",
+                    choice.takesSeveral() ? "multiple" : "single",
+                    "base-type",
+                    "identifier");
+        }
+    }
+
+    private static void outcome(XmlText out, String name, String type, String value) {
+        out.open("qti-outcome-declaration", "identifier", name, "cardinality", "single", "base-type", type)
+                .open("qti-default-value")
+                .element("qti-value", value)
+                .close("qti-default-value")
+                .close("qti-outcome-declaration");
+    }
+
+    private void rules(XmlText out, boolean byHand) {
+        boolean feedback = !question.particulars().feedback().isEmpty();
+        if (byHand && !feedback) {
+            return;
+        }
+        out.open("qti-response-processing").markup(processing.toString());
+        if (feedback) {
+            out.open("qti-set-outcome-value", "identifier", "FEEDBACK")
+                    .element("qti-base-value", "done", "base-type", "identifier")
+                    .close("qti-set-outcome-value");
+        }
+        if (question instanceof ChoiceQuestion choice && hasFeedback(choice)) {
+            out.open("qti-set-outcome-value", "identifier", "CHOSEN")
+                    .empty("qti-variable", "identifier", RESPONSE)
+                    .close("qti-set-outcome-value");
+        }
+        out.close("qti-response-processing");
+    }
+
+    private static boolean hasFeedback(ChoiceQuestion choice) {
+        return choice.options().stream().anyMatch(option -> !option.feedback().isEmpty());
+    }
+
+    private void stem() {
+        body.markup(prose.block(question.particulars().stem(), "stem"));
+    }
+
+    private void declare(
+            String id, String cardinality, String type, List<String> correct, Map<String, BigDecimal> mapping) {
+        declarations.open("qti-response-declaration", "identifier", id, "cardinality", cardinality, "base-type", type);
+        if (!correct.isEmpty()) {
+            declarations.open("qti-correct-response");
+            correct.forEach(value -> declarations.element("qti-value", value));
+            declarations.close("qti-correct-response");
+        }
+        if (!mapping.isEmpty()) {
+            declarations.open("qti-mapping", "lower-bound", "0", "default-value", "0");
+            mapping.forEach((key, value) -> {
+                boolean text = type.equals("string");
+                if (text) {
+                    declarations.empty(
+                            "qti-map-entry",
+                            "map-key",
+                            key,
+                            "mapped-value",
+                            value.toPlainString(),
+                            "case-sensitive",
+                            "false");
+                } else {
+                    declarations.empty("qti-map-entry", "map-key", key, "mapped-value", value.toPlainString());
+                }
+            });
+            declarations.close("qti-mapping");
+        }
+        declarations.close("qti-response-declaration");
+    }
+
+    /** The points in so many shares, to the hundredth; the last one takes what is left, so that all together are exact. */
+    private List<BigDecimal> shares(int parts) {
+        List<BigDecimal> shares = new ArrayList<>();
+        BigDecimal each = parts == 0 ? BigDecimal.ZERO : most.divide(BigDecimal.valueOf(parts), 2, RoundingMode.DOWN);
+        for (int i = 1; i <= parts; i++) {
+            shares.add(i == parts ? most.subtract(each.multiply(BigDecimal.valueOf(parts - 1L))) : each);
+        }
+        return shares;
+    }
+
+    private void addMapped(String response) {
+        processing
+                .open("qti-response-condition")
+                .open("qti-response-if")
+                .open("qti-not")
+                .open("qti-is-null")
+                .empty("qti-variable", "identifier", response)
+                .close("qti-is-null")
+                .close("qti-not");
+        add("<qti-map-response identifier=\"" + response + "\"/>");
+        processing.close("qti-response-if").close("qti-response-condition");
+    }
+
+    /** Adds to the score. */
+    private void add(String value) {
+        processing
+                .open("qti-set-outcome-value", "identifier", "SCORE")
+                .open("qti-sum")
+                .empty("qti-variable", "identifier", "SCORE")
+                .markup(value)
+                .close("qti-sum")
+                .close("qti-set-outcome-value");
+    }
+
+    private void allOrNothing() {
+        processing
+                .open("qti-response-condition")
+                .open("qti-response-if")
+                .open("qti-match")
+                .empty("qti-variable", "identifier", RESPONSE)
+                .empty("qti-correct", "identifier", RESPONSE)
+                .close("qti-match");
+        add(points(most));
+        processing.close("qti-response-if").close("qti-response-condition");
+    }
+
+    private static String points(BigDecimal points) {
+        return "<qti-base-value base-type=\"float\">" + points.toPlainString() + "</qti-base-value>";
+    }
+
+    @Override
+    public Boolean choice(ChoiceQuestion choice) {
+        List<String> correct =
+                choice.key().stream().sorted().map(QtiItem::option).toList();
+        declare(RESPONSE, choice.takesSeveral() ? "multiple" : "single", "identifier", correct, Map.of());
+        stem();
+        body.open(
+                "qti-choice-interaction",
+                "response-identifier",
+                RESPONSE,
+                "shuffle",
+                "false",
+                "max-choices",
+                choice.takesSeveral() ? "0" : "1");
+        for (int i = 0; i < choice.options().size(); i++) {
+            Option option = choice.options().get(i);
+            boolean fixed = Wording.refersToOthers(option);
+            body.open(
+                    "qti-simple-choice",
+                    "identifier",
+                    option(i),
+                    "fixed",
+                    String.valueOf(fixed),
+                    "data-label",
+                    option.label());
+            body.markup(prose.inline(option.text()));
+            if (!option.feedback().isEmpty()) {
+                body.open(
+                                "qti-feedback-inline",
+                                "outcome-identifier",
+                                "CHOSEN",
+                                "identifier",
+                                option(i),
+                                "show-hide",
+                                "show")
+                        .markup(prose.inline(option.feedback()))
+                        .close("qti-feedback-inline");
+            }
+            body.close("qti-simple-choice");
+        }
+        body.close("qti-choice-interaction");
+        if (!correct.isEmpty()) {
+            allOrNothing();
+        }
+        return true;
+    }
+
+    private static String option(int place) {
+        return "o" + (place + 1);
+    }
+
+    /** Entries to type, each right one earning its share. */
+    private void entries(List<List<String>> gaps) {
+        List<BigDecimal> shares = shares(gaps.size());
+        for (int i = 0; i < gaps.size(); i++) {
+            Map<String, BigDecimal> mapping = new LinkedHashMap<>();
+            for (String spelling : gaps.get(i)) {
+                mapping.put(spelling, shares.get(i));
+            }
+            declare(
+                    entry(i + 1),
+                    "single",
+                    "string",
+                    gaps.get(i).stream().limit(1).toList(),
+                    mapping);
+            if (!mapping.isEmpty()) {
+                addMapped(entry(i + 1));
+            }
+        }
+    }
+
+    private static String entry(int gap) {
+        return gap == 1 ? RESPONSE : RESPONSE + gap;
+    }
+
+    private static String field(int gap) {
+        return "<qti-text-entry-interaction response-identifier=\"" + entry(gap) + "\"/>";
+    }
+
+    @Override
+    public Boolean textEntry(TextEntry text) {
+        entries(text.gaps());
+        Prose stem = text.particulars().stem();
+        body.markup("<p class=\"stem\">" + prose.inline(stem, QtiItem::field) + "</p>");
+        if (stem.gapCount() == 0) {
+            body.markup("<p class=\"entry\">" + field(1) + "</p>");
+        }
+        return true;
+    }
+
+    @Override
+    public Boolean numericEntry(NumericEntry number) {
+        List<String> correct =
+                number.key().map(key -> List.of(key.value().toPlainString())).orElse(List.of());
+        declare(RESPONSE, "single", "float", correct, Map.of());
+        Prose stem = number.particulars().stem();
+        body.markup("<p class=\"stem\">" + prose.inline(stem, QtiItem::field) + "</p>");
+        String unit = number.key().map(NumericEntry.Key::unit).orElse("");
+        if (stem.gapCount() == 0) {
+            body.markup("<p class=\"entry\">" + field(1) + (unit.isEmpty() ? "" : " ") + "<span class=\"unit\">"
+                    + XmlText.escape(unit) + "</span></p>");
+        } else if (!unit.isEmpty()) {
+            body.element("p", unit, "class", "unit");
+        }
+        number.key().ifPresent(this::within);
+        return true;
+    }
+
+    /** The number lies between its bounds, both included; lower and upper bound read alike everywhere. */
+    private void within(NumericEntry.Key key) {
+        BigDecimal tolerance = key.tolerance().orElse(BigDecimal.ZERO);
+        processing.open("qti-response-condition").open("qti-response-if").open("qti-and");
+        bound("qti-gte", key.value().subtract(tolerance));
+        bound("qti-lte", key.value().add(tolerance));
+        processing.close("qti-and");
+        add(points(most));
+        processing.close("qti-response-if").close("qti-response-condition");
+    }
+
+    private void bound(String relation, BigDecimal value) {
+        processing
+                .open(relation)
+                .empty("qti-variable", "identifier", RESPONSE)
+                .markup(points(value))
+                .close(relation);
+    }
+
+    @Override
+    public Boolean extendedText(ExtendedText text) {
+        declare(RESPONSE, "single", "string", List.of(), Map.of());
+        stem();
+        body.empty("qti-extended-text-interaction", "response-identifier", RESPONSE, "class", "qti-height-lines-6");
+        if (!text.answer().isEmpty()) {
+            body.open("qti-rubric-block", "view", "scorer", "use", "scoring")
+                    .open("qti-content-body")
+                    .markup(prose.block(text.answer(), "model"))
+                    .close("qti-content-body")
+                    .close("qti-rubric-block");
+        }
+        return true;
+    }
+
+    @Override
+    public Boolean match(Match match) {
+        Map<String, BigDecimal> mapping = new LinkedHashMap<>();
+        List<BigDecimal> shares = shares(match.key().size());
+        for (int i = 0; i < match.key().size(); i++) {
+            mapping.put("l" + (i + 1) + " t" + (match.key().get(i) + 1), shares.get(i));
+        }
+        declare(RESPONSE, "multiple", "directedPair", List.copyOf(mapping.keySet()), mapping);
+        stem();
+        sets("", match.lefts(), "1", match.targets(), "0");
+        if (!mapping.isEmpty()) {
+            addMapped(RESPONSE);
+        }
+        return true;
+    }
+
+    private void sets(String css, List<Prose> sources, String each, List<Prose> targets, String eachTarget) {
+        body.open(
+                "qti-match-interaction",
+                "response-identifier",
+                RESPONSE,
+                "class",
+                css,
+                "shuffle",
+                "false",
+                "max-associations",
+                "0");
+        set("l", sources, each);
+        set("t", targets, eachTarget);
+        body.close("qti-match-interaction");
+    }
+
+    private void set(String prefix, List<Prose> choices, String most) {
+        body.open("qti-simple-match-set");
+        for (int i = 0; i < choices.size(); i++) {
+            body.open("qti-simple-associable-choice", "identifier", prefix + (i + 1), "match-max", most)
+                    .markup(prose.inline(choices.get(i)))
+                    .close("qti-simple-associable-choice");
+        }
+        body.close("qti-simple-match-set");
+    }
+
+    @Override
+    public Boolean order(Order order) {
+        List<String> correct = order.key().stream().map(QtiItem::option).toList();
+        declare(RESPONSE, "ordered", "identifier", correct, Map.of());
+        stem();
+        body.open("qti-order-interaction", "response-identifier", RESPONSE, "shuffle", "false");
+        for (int i = 0; i < order.items().size(); i++) {
+            body.open("qti-simple-choice", "identifier", option(i))
+                    .markup(prose.inline(order.items().get(i)))
+                    .close("qti-simple-choice");
+        }
+        body.close("qti-order-interaction");
+        List<BigDecimal> shares = shares(correct.size());
+        for (int i = 0; i < correct.size(); i++) {
+            processing
+                    .open("qti-response-condition")
+                    .open("qti-response-if")
+                    .open("qti-match")
+                    .open("qti-index", "n", String.valueOf(i + 1))
+                    .empty("qti-variable", "identifier", RESPONSE)
+                    .close("qti-index")
+                    .element("qti-base-value", correct.get(i), "base-type", "identifier")
+                    .close("qti-match");
+            add(points(shares.get(i)));
+            processing.close("qti-response-if").close("qti-response-condition");
+        }
+        return true;
+    }
+
+    @Override
+    public Boolean grid(Grid grid) {
+        Map<String, BigDecimal> mapping = new LinkedHashMap<>();
+        int ticks = grid.key().stream().mapToInt(Set::size).sum();
+        List<BigDecimal> shares = shares(ticks);
+        for (int row = 0; row < grid.key().size(); row++) {
+            for (int column : grid.key().get(row).stream().sorted().toList()) {
+                mapping.put("l" + (row + 1) + " t" + (column + 1), shares.get(mapping.size()));
+            }
+        }
+        declare(RESPONSE, "multiple", "directedPair", List.copyOf(mapping.keySet()), mapping);
+        stem();
+        boolean one = grid.key().stream().allMatch(key -> key.size() <= 1);
+        List<Prose> columns = grid.columns().stream().map(Prose::of).toList();
+        sets("qti-match-tabular", grid.rows(), one ? "1" : "0", columns, "0");
+        if (!mapping.isEmpty()) {
+            addMapped(RESPONSE);
+        }
+        return true;
+    }
+
+    @Override
+    public Boolean gapMatch(GapMatch gaps) {
+        Map<String, BigDecimal> mapping = new LinkedHashMap<>();
+        List<BigDecimal> shares = shares(gaps.key().size());
+        for (int i = 0; i < gaps.key().size(); i++) {
+            int word = gaps.words().indexOf(gaps.key().get(i));
+            if (word >= 0) {
+                mapping.put("w" + (word + 1) + " g" + (i + 1), shares.get(i));
+            }
+        }
+        bank(
+                gaps.words(),
+                mapping,
+                "<p class=\"stem\">"
+                        + prose.inline(gaps.particulars().stem(), gap -> "<qti-gap identifier=\"g" + gap + "\"/>")
+                        + "</p>");
+        return true;
+    }
+
+    private void bank(List<String> words, Map<String, BigDecimal> mapping, String text) {
+        declare(RESPONSE, "multiple", "directedPair", List.copyOf(mapping.keySet()), mapping);
+        body.open(
+                "qti-gap-match-interaction",
+                "response-identifier",
+                RESPONSE,
+                "shuffle",
+                "false",
+                "max-associations",
+                "0");
+        for (int i = 0; i < words.size(); i++) {
+            body.element("qti-gap-text", words.get(i), "identifier", "w" + (i + 1), "match-max", "0");
+        }
+        body.markup(text).close("qti-gap-match-interaction");
+        if (!mapping.isEmpty()) {
+            addMapped(RESPONSE);
+        }
+    }
+
+    @Override
+    public Boolean tableEntry(TableEntry table) {
+        entries(table.gaps());
+        stem();
+        body.open("table").open("tbody");
+        for (List<Prose> row : table.rows()) {
+            body.open("tr");
+            row.forEach(cell ->
+                    body.open("td").markup(prose.inline(cell, QtiItem::field)).close("td"));
+            body.close("tr");
+        }
+        body.close("tbody").close("table");
+        return true;
+    }
+
+    @Override
+    public Boolean hottext(Hottext text) {
+        List<Set<Integer>> spans = text.spanWords();
+        List<Hottext.Word> words = text.words();
+        List<BigDecimal> shares = shares(spans.size());
+        Map<String, BigDecimal> mapping = new LinkedHashMap<>();
+        List<String> correct = new ArrayList<>();
+        XmlText marked = new XmlText();
+        int at = 0;
+        int word = 0;
+        while (word < words.size()) {
+            int here = word;
+            int span = indexOf(spans, here);
+            int last = span < 0
+                    ? here
+                    : spans.get(span).stream().mapToInt(i -> i).max().orElse(here);
+            String id = "h" + (here + 1);
+            if (span >= 0) {
+                correct.add(id);
+                mapping.put(id, shares.get(span));
+            } else if (!spans.isEmpty()) {
+                mapping.put(id, shares.get(0).negate());
+            }
+            marked.markup(prose.inline(text.text().cut(at, words.get(here).from())));
+            marked.open("qti-hottext", "identifier", id)
+                    .markup(prose.inline(text.text()
+                            .cut(words.get(here).from(), words.get(last).to())))
+                    .close("qti-hottext");
+            at = words.get(last).to();
+            word = last + 1;
+        }
+        marked.markup(prose.inline(text.text().cut(at, Integer.MAX_VALUE)));
+        declare(RESPONSE, "multiple", "identifier", correct, mapping);
+        body.markup(prose.block(text.instruction(), "stem"));
+        body.open("qti-hottext-interaction", "response-identifier", RESPONSE, "max-choices", "0")
+                .open("p")
+                .markup(marked.toString())
+                .close("p")
+                .close("qti-hottext-interaction");
+        if (!mapping.isEmpty()) {
+            addMapped(RESPONSE);
+        }
+        return true;
+    }
+
+    private static int indexOf(List<Set<Integer>> spans, int word) {
+        for (int i = 0; i < spans.size(); i++) {
+            if (spans.get(i).contains(word)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    @Override
+    public Boolean pictureLabel(PictureLabel picture) {
+        stem();
+        if (picture.words().isEmpty()) {
+            entries(picture.gaps());
+            for (int i = 0; i < picture.labels().size(); i++) {
+                body.markup(
+                        "<p class=\"place\">" + XmlText.escape(picture.labels().get(i)) + " " + field(i + 1) + "</p>");
+            }
+            return true;
+        }
+        Map<String, BigDecimal> mapping = new LinkedHashMap<>();
+        List<BigDecimal> shares = shares(picture.gaps().size());
+        XmlText places = new XmlText();
+        for (int i = 0; i < picture.labels().size(); i++) {
+            places.markup("<p class=\"place\">"
+                    + XmlText.escape(picture.labels().get(i)) + " <qti-gap identifier=\"g" + (i + 1) + "\"/></p>");
+            for (String name : picture.gaps().get(i)) {
+                int word = picture.words().indexOf(name);
+                if (word >= 0) {
+                    mapping.put("w" + (word + 1) + " g" + (i + 1), shares.get(i));
+                }
+            }
+        }
+        bank(picture.words(), mapping, places.toString());
+        return true;
+    }
+}

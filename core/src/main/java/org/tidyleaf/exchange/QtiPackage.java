@@ -1,0 +1,250 @@
+package org.tidyleaf.exchange;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.Section;
+import org.tidyleaf.source.Figure;
+
+/**
+ * A whole test as a content package of QTI 3.0 (1EdTech): manifest, test, an item for each question, a stimulus for each
+ * passage, the pictures. The same quiz gives the same bytes.
+ */
+public final class QtiPackage {
+
+    /** Midnight of a day long ago, so that packages do not differ by when they were made. */
+    private static final long FIXED_TIME = 1_577_836_800_000L;
+
+    private static final String MANIFEST = "http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1";
+
+    private final Quiz quiz;
+    private final Map<String, Figure> pictures = new LinkedHashMap<>();
+    private final Map<String, String> files = new LinkedHashMap<>();
+
+    private QtiPackage(Quiz quiz, Function<String, Optional<Figure>> figures) {
+        this.quiz = quiz;
+        for (Prose prose : proses(quiz)) {
+            for (Inline.Picture picture : prose.pictures()) {
+                figures.apply(picture.figure()).ifPresent(figure -> pictures.put(picture.figure(), figure));
+            }
+        }
+        pictures.forEach((id, figure) -> files.put(id, "images/" + id + ending(figure.mediaType())));
+    }
+
+    /**
+     * Writes the package and leaves the stream open.
+     *
+     * @param figures gives a picture by its id; one that is not there is left out
+     */
+    public static void write(Quiz quiz, Function<String, Optional<Figure>> figures, OutputStream out)
+            throws IOException {
+        new QtiPackage(quiz, figures).write(out);
+    }
+
+    private static List<Prose> proses(Quiz quiz) {
+        List<Prose> proses = new ArrayList<>();
+        quiz.stimuli().forEach(stimulus -> proses.add(stimulus.text()));
+        for (Question question : quiz.questions()) {
+            proses.add(question.particulars().stem());
+            if (question instanceof ChoiceQuestion choice) {
+                choice.options().stream().map(Option::text).forEach(proses::add);
+            }
+        }
+        return proses;
+    }
+
+    private static String ending(String mediaType) {
+        return switch (mediaType) {
+            case "image/jpeg" -> ".jpg";
+            case "image/gif" -> ".gif";
+            case "image/svg+xml" -> ".svg";
+            default -> ".png";
+        };
+    }
+
+    private void write(OutputStream out) throws IOException {
+        ZipOutputStream zip = new ZipOutputStream(out);
+        entry(zip, "imsmanifest.xml", manifest());
+        entry(zip, "test.xml", test());
+        Map<String, String> fromItems = new LinkedHashMap<>();
+        files.forEach((id, file) -> fromItems.put(id, "../" + file));
+        QtiProse prose = new QtiProse(fromItems);
+        for (int i = 0; i < quiz.stimuli().size(); i++) {
+            entry(zip, stimulusFile(i), stimulus(i, prose));
+        }
+        for (Question question : quiz.questions()) {
+            int stimulus = question.particulars().stimulus();
+            String href = stimulus < 0 ? "" : "../" + stimulusFile(stimulus);
+            entry(zip, itemFile(question), QtiItem.write(question, prose, "s" + (stimulus + 1), href));
+        }
+        for (Map.Entry<String, Figure> picture : pictures.entrySet()) {
+            entry(
+                    zip,
+                    files.getOrDefault(picture.getKey(), ""),
+                    picture.getValue().bytes());
+        }
+        zip.finish();
+    }
+
+    private static void entry(ZipOutputStream zip, String name, String text) throws IOException {
+        entry(zip, name, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static void entry(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(FIXED_TIME);
+        zip.putNextEntry(entry);
+        zip.write(bytes);
+        zip.closeEntry();
+    }
+
+    private static String itemFile(Question question) {
+        return "items/" + question.id() + ".xml";
+    }
+
+    private static String stimulusFile(int place) {
+        return "stimuli/s" + (place + 1) + ".xml";
+    }
+
+    private String stimulus(int place, QtiProse prose) {
+        return new XmlText()
+                .markup("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n")
+                .open(
+                        "qti-assessment-stimulus",
+                        "xmlns",
+                        QtiItem.NAMESPACE,
+                        "identifier",
+                        "s" + (place + 1),
+                        "title",
+                        "Passage " + (place + 1))
+                .open("qti-stimulus-body")
+                .markup(prose.block(quiz.stimuli().get(place).text(), "passage"))
+                .close("qti-stimulus-body")
+                .close("qti-assessment-stimulus")
+                .toString();
+    }
+
+    private String test() {
+        XmlText out = new XmlText();
+        out.markup("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n");
+        out.open("qti-assessment-test", "xmlns", QtiItem.NAMESPACE, "identifier", "test", "title", quiz.title());
+        out.open("qti-outcome-declaration", "identifier", "SCORE", "cardinality", "single", "base-type", "float")
+                .close("qti-outcome-declaration");
+        out.open(
+                "qti-test-part",
+                "identifier",
+                "part",
+                "navigation-mode",
+                "nonlinear",
+                "submission-mode",
+                "simultaneous");
+        int open = -2;
+        for (Question question : quiz.questions()) {
+            int section = question.particulars().section();
+            if (section != open) {
+                if (open != -2) {
+                    out.close("qti-assessment-section");
+                }
+                section(out, section);
+                open = section;
+            }
+            out.empty("qti-assessment-item-ref", "identifier", "ref-" + question.id(), "href", itemFile(question));
+        }
+        if (open != -2) {
+            out.close("qti-assessment-section");
+        }
+        out.close("qti-test-part");
+        out.markup("<qti-outcome-processing><qti-set-outcome-value identifier=\"SCORE\"><qti-sum>"
+                + "<qti-test-variables variable-identifier=\"SCORE\"/></qti-sum></qti-set-outcome-value>"
+                + "</qti-outcome-processing>");
+        return out.close("qti-assessment-test").toString();
+    }
+
+    private int sectionCount;
+
+    private void section(XmlText out, int place) {
+        boolean named = place >= 0;
+        Section section = named ? quiz.sections().get(place) : new Section("Questions", Prose.EMPTY);
+        out.open(
+                "qti-assessment-section",
+                "identifier",
+                "section-" + ++sectionCount,
+                "title",
+                section.title().isEmpty() ? "Questions" : section.title(),
+                "visible",
+                String.valueOf(named));
+        if (!section.instructions().isEmpty()) {
+            out.open("qti-rubric-block", "view", "candidate", "use", "instructions")
+                    .open("qti-content-body")
+                    .markup(new QtiProse(Map.of()).block(section.instructions(), "instructions"))
+                    .close("qti-content-body")
+                    .close("qti-rubric-block");
+        }
+    }
+
+    private String manifest() {
+        XmlText out = new XmlText();
+        out.markup("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n");
+        out.open("manifest", "xmlns", MANIFEST, "identifier", "manifest");
+        out.open("metadata")
+                .element("schema", "QTI Package")
+                .element("schemaversion", "3.0.0")
+                .close("metadata");
+        out.empty("organizations").open("resources");
+        out.open("resource", "identifier", "r-test", "type", "imsqti_test_xmlv3p0", "href", "test.xml")
+                .empty("file", "href", "test.xml");
+        quiz.questions().forEach(question -> out.empty("dependency", "identifierref", "r-" + question.id()));
+        out.close("resource");
+        for (Question question : quiz.questions()) {
+            String file = itemFile(question);
+            out.open("resource", "identifier", "r-" + question.id(), "type", "imsqti_item_xmlv3p0", "href", file)
+                    .empty("file", "href", file);
+            if (question.particulars().stimulus() >= 0) {
+                out.empty(
+                        "dependency",
+                        "identifierref",
+                        "r-s" + (question.particulars().stimulus() + 1));
+            }
+            dependencies(out, question);
+            out.close("resource");
+        }
+        for (int i = 0; i < quiz.stimuli().size(); i++) {
+            String file = stimulusFile(i);
+            out.open("resource", "identifier", "r-s" + (i + 1), "type", "imsqti_stimulus_xmlv3p0", "href", file)
+                    .empty("file", "href", file);
+            quiz.stimuli().get(i).text().pictures().forEach(picture -> dependency(out, picture));
+            out.close("resource");
+        }
+        files.forEach((id, file) -> out.open("resource", "identifier", "r-" + id, "type", "webcontent", "href", file)
+                .empty("file", "href", file)
+                .close("resource"));
+        return out.close("resources").close("manifest").toString();
+    }
+
+    private void dependencies(XmlText out, Question question) {
+        question.particulars().stem().pictures().forEach(picture -> dependency(out, picture));
+        if (question instanceof ChoiceQuestion choice) {
+            choice.options().forEach(option -> option.text().pictures().forEach(picture -> dependency(out, picture)));
+        }
+    }
+
+    private void dependency(XmlText out, Inline.Picture picture) {
+        if (files.containsKey(picture.figure())) {
+            out.empty("dependency", "identifierref", "r-" + picture.figure());
+        }
+    }
+}
