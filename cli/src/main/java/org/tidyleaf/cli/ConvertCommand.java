@@ -12,6 +12,7 @@ import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import org.tidyleaf.exchange.Imported;
 import org.tidyleaf.exchange.PlainTest;
+import org.tidyleaf.exchange.PrintedTest;
 import org.tidyleaf.exchange.QtiPackage;
 import org.tidyleaf.exchange.QtiReader;
 import org.tidyleaf.exchange.Sheet;
@@ -30,11 +31,17 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Turns a test, or a package of QTI 3.0, into one of the formats that go out. */
-@Command(name = "convert", description = "Turns a test into another format: qti3, text, csv or json.")
+@Command(
+        name = "convert",
+        description = "Turns a test into another format: qti3, print, print_keyed (.docx), text, csv or json.")
 final class ConvertCommand implements Callable<Integer> {
 
     enum Format {
         QTI3,
+        /** A test to print, without its key. */
+        PRINT,
+        /** A test to print, with its key. */
+        PRINT_KEYED,
         TEXT,
         CSV,
         JSON
@@ -90,6 +97,8 @@ final class ConvertCommand implements Callable<Integer> {
     private void write(Imported test, OutputStream stream) throws IOException {
         switch (to) {
             case QTI3 -> QtiPackage.write(test.quiz(), id -> figure(test.figures(), id), stream);
+            case PRINT -> PrintedTest.write(test.quiz(), false, id -> figure(test.figures(), id), stream);
+            case PRINT_KEYED -> PrintedTest.write(test.quiz(), true, id -> figure(test.figures(), id), stream);
             case TEXT -> stream.write(PlainTest.write(test.quiz(), true).getBytes(StandardCharsets.UTF_8));
             case CSV -> stream.write(Sheet.write(test.quiz()).getBytes(StandardCharsets.UTF_8));
             case JSON -> stream.write(StoredJson.write(test.quiz()).getBytes(StandardCharsets.UTF_8));

@@ -160,10 +160,8 @@ final class BlockFinder {
 
     /** What stands right above the pairs asks for them, unless it heads a section. */
     private void lead(int piece) {
-        if (number(piece).isEmpty()
-                && !all.get(piece).is(Trait.SECTION_WORD)
-                && !all.get(piece).is(Trait.HEADING)) {
-            found.put(piece, Blocks.Kind.LEAD);
+        if (!all.get(piece).is(Trait.SECTION_WORD) && !all.get(piece).is(Trait.HEADING)) {
+            found.put(piece, number(piece).isEmpty() ? Blocks.Kind.LEAD : Blocks.Kind.NUMBERED_LEAD);
         }
     }
 

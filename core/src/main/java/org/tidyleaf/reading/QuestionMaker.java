@@ -181,7 +181,7 @@ final class QuestionMaker {
             return new NumericEntry(particulars, number);
         }
         boolean shortKey = !said.isEmpty()
-                && said.split("\\s+").length <= SHORT_ANSWER_WORDS * Math.max(1, gaps) + 2
+                && longest(said, gaps) <= SHORT_ANSWER_WORDS * Math.max(1, gaps) + 2
                 && !said.endsWith(".");
         boolean essay = draft.writingLines() > 1
                 || EXPLAIN.matcher(particulars.stem().plain()).matches();
@@ -189,6 +189,16 @@ final class QuestionMaker {
             return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
         }
         return withoutKey(draft, particulars, said);
+    }
+
+    /** The words of the longest spelling, where there is one gap and several may be given. */
+    private static int longest(String said, int gaps) {
+        return gaps > 1
+                ? said.split("\\s+").length
+                : java.util.Arrays.stream(said.split("\\s*[/;]\\s*"))
+                        .mapToInt(spelling -> spelling.split("\\s+").length)
+                        .max()
+                        .orElse(0);
     }
 
     private static Question withoutKey(Draft draft, Particulars particulars, String said) {

@@ -21,6 +21,9 @@ final class RoleScorer {
     /** A line of that length without a full stop was wrapped, not ended. */
     private static final int FULL_LINE = 60;
 
+    /** More letters in a row are never missing. */
+    private static final int WIDEST_GAP = 3;
+
     private static final int SHORT_RULE = 25;
 
     private final Habits habits;
@@ -82,6 +85,7 @@ final class RoleScorer {
         // A school's name may stand above the title, but hardly ever in bolder type.
         double fit = cues.line().number() == 1 ? LEANING : -SLIGHT;
         fit += cues.is(Trait.HEADING) ? CLEAR : 0;
+        fit += isStyledTitle(cues) ? SURE : 0;
         fit += cues.is(Trait.BOLD) ? LEANING : 0;
         fit += cues.is(Trait.CENTERED) ? LEANING : 0;
         fit += cues.is(Trait.SHORT) ? LEANING : -LEANING;
@@ -93,6 +97,10 @@ final class RoleScorer {
         fit += cues.is(Trait.TEST_WORD) ? LEANING : 0;
         fit -= cues.is(Trait.SCHOOL_WORD) && !cues.is(Trait.TEST_WORD) ? CLEAR + LEANING : 0;
         return fit - (hasOwnLabel(cues) ? CLEAR : 0);
+    }
+
+    private static boolean isStyledTitle(Cues cues) {
+        return cues.line().layout().style().equalsIgnoreCase("title");
     }
 
     private boolean hasOwnLabel(Cues cues) {
@@ -219,7 +227,11 @@ final class RoleScorer {
         // A stem does not go on below its key.
         boolean answered = from.role() == Role.KEY || from.role() == Role.FEEDBACK || from.role() == Role.HINT;
         fit -= answered ? CLEAR : 0;
-        return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
+        // "I." is no option where A to H have not been.
+        boolean option = optionLabel(cues)
+                .filter(label -> label.ordinal() - from.option() <= WIDEST_GAP)
+                .isPresent();
+        return fit - (isNextStem(index) || option ? SURE : 0);
     }
 
     /** "… and reaches the halt at" breaks before its gap. */
@@ -266,13 +278,14 @@ final class RoleScorer {
         double fit;
         if (label.isPresent()) {
             int step = label.get().ordinal() - from.option();
-            fit = step == 1 ? SURE : step > 1 ? LEANING : -CLEAR;
+            fit = step == 1 ? SURE : step > 1 && step <= WIDEST_GAP ? LEANING : -CLEAR;
         } else if (ticked) {
             fit = CLEAR;
         } else {
             fit = bareOption(cues, before, from);
         }
         fit += cues.sign().isPresent() ? CLEAR : 0;
+        fit -= cues.is(Trait.HEADING) ? SURE : 0;
         fit -= cues.is(Trait.END_WORD) && label.isEmpty() ? SURE : 0;
         fit -= cues.lead().isPresent() && label.isEmpty() ? CLEAR : 0;
         return fit - (cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0);

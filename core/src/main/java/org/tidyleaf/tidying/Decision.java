@@ -6,12 +6,14 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Set;
 import org.tidyleaf.question.QuestionType;
+import org.tidyleaf.question.Quiz;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.source.Sorted;
 
 /** One thing the teacher decided. Questions are named by their id, lines by their 1-based number. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
 @JsonSubTypes({
+    @JsonSubTypes.Type(value = Decision.Take.class, name = "take"),
     @JsonSubTypes.Type(value = Decision.PinLines.class, name = "pin-lines"),
     @JsonSubTypes.Type(value = Decision.EditStem.class, name = "edit-stem"),
     @JsonSubTypes.Type(value = Decision.EditOption.class, name = "edit-option"),
@@ -39,6 +41,14 @@ public sealed interface Decision {
 
     /** What was done, in a few words for a notice or a list. */
     String inWords();
+
+    /** Begins with a test that came in whole, from a package for example; nothing of the source is read into it. */
+    record Take(Quiz quiz) implements Decision {
+        @Override
+        public String inWords() {
+            return "taken over as it came";
+        }
+    }
 
     /** A pin: these lines have that role; with {@code more} each goes on from the line above it. */
     record PinLines(List<Integer> lines, Role role, boolean more) implements Decision {

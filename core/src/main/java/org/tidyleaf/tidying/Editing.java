@@ -32,6 +32,9 @@ final class Editing {
     private Editing() {}
 
     static Quiz apply(Quiz quiz, Decision decision) {
+        if (decision instanceof Decision.Take take) {
+            return take.quiz();
+        }
         if (decision instanceof Decision.Rename rename) {
             return quiz.withTitle(rename.title());
         }

@@ -1,5 +1,6 @@
 package org.tidyleaf.web.leaf;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
@@ -9,13 +10,18 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.util.ConcurrentReferenceHashMap;
+import org.tidyleaf.exchange.Imported;
+import org.tidyleaf.exchange.PlainTest;
+import org.tidyleaf.exchange.QtiReader;
 import org.tidyleaf.exchange.StoredJson;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.intake.PdfPages;
 import org.tidyleaf.question.Question;
+import org.tidyleaf.question.Quiz;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Source;
 import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.tidying.Decisions;
@@ -82,8 +88,11 @@ public class LeafService {
         LeafEntity leaf = leaves.findById(id).orElseThrow(() -> new NoSuchLeafException(id));
         byte[] bytes = files.findById(id).orElseThrow(() -> new NoSuchLeafException(id)).bytes;
         try {
-            Source source = intake.read(leaf.fileName, bytes);
-            keep(leaf, source);
+            if (QtiReader.isPackage(bytes)) {
+                take(leaf, QtiReader.read(leaf.fileName, bytes));
+            } else {
+                keep(leaf, intake.read(leaf.fileName, bytes), new Decisions(List.of()));
+            }
         } catch (IntakeException refused) {
             leaf.state = LeafState.REFUSED;
             leaf.problem = String.valueOf(refused.getMessage());
@@ -94,8 +103,25 @@ public class LeafService {
         }
     }
 
-    private void keep(LeafEntity leaf, Source source) {
-        Tidied tidied = Tidying.apply(source, new Decisions(List.of()));
+    /** A package's questions are taken over as they are; beside them stands the same test as text. */
+    private void take(LeafEntity leaf, Imported imported) throws IntakeException {
+        Quiz quiz = imported.quiz()
+                .withQuestions(imported.quiz().questions().stream()
+                        .map(question ->
+                                question.withParticulars(question.particulars().withId("i-" + question.id())))
+                        .toList());
+        Source text = intake.read("test.txt", PlainTest.write(quiz, true).getBytes(StandardCharsets.UTF_8));
+        List<Note> notes = imported.remarks().stream()
+                .map(remark -> new Note(1, "import", remark))
+                .toList();
+        Source source = new Source(leaf.fileName, "package", text.lines(), imported.figures(), notes);
+        Decision take = new Decision.Take(quiz);
+        decisions.save(new DecisionEntity(leaf.id, 1, StoredJson.write(take), leaf.ownerId, clock.instant()));
+        keep(leaf, source, new Decisions(List.of(take)));
+    }
+
+    private void keep(LeafEntity leaf, Source source, Decisions made) {
+        Tidied tidied = Tidying.apply(source, made);
         for (Figure figure : source.figures()) {
             figures.save(new FigureEntity(leaf.id, figure));
         }

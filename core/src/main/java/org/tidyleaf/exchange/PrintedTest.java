@@ -1,0 +1,384 @@
+package org.tidyleaf.exchange;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.tidyleaf.marking.Marker;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Match;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Order;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.PictureLabel;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.Section;
+import org.tidyleaf.question.TableEntry;
+import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.reading.AnswerText;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Figure;
+
+/**
+ * A test on paper as a .docx: name line and points at the top, questions kept together, room to write. With its key it has
+ * answer lines, in habits that our own reader knows.
+ */
+public final class PrintedTest implements Question.Cases<Boolean> {
+
+    private static final String RULE = "_".repeat(16);
+    private static final String WRITING_LINE = "_".repeat(78);
+
+    /** Lines to write on for each point of an open question, and for the least and the most of them. */
+    private static final int LINES_A_POINT = 2;
+
+    private static final int LEAST_LINES = 3;
+    private static final int MOST_LINES = 14;
+
+    private static final int INDENT = 400;
+
+    private final WordDocument document = new WordDocument();
+    private final Quiz quiz;
+    private final boolean keyed;
+    private final Function<String, Optional<Figure>> figures;
+
+    private PrintedTest(Quiz quiz, boolean keyed, Function<String, Optional<Figure>> figures) {
+        this.quiz = quiz;
+        this.keyed = keyed;
+        this.figures = figures;
+    }
+
+    /**
+     * Writes the document and leaves the stream open.
+     *
+     * @param keyed whether the right answers stand in it
+     * @param figures gives a picture by its id; one that is not there is left out
+     */
+    public static void write(Quiz quiz, boolean keyed, Function<String, Optional<Figure>> figures, OutputStream out)
+            throws IOException {
+        new PrintedTest(quiz, keyed, figures).write(out);
+    }
+
+    private void write(OutputStream out) throws IOException {
+        document.begin(new WordDocument.Look("Title", 0, true, 0))
+                .run(quiz.title(), Set.of())
+                .end();
+        if (!keyed) {
+            BigDecimal most = quiz.questions().stream().map(Marker::most).reduce(BigDecimal.ZERO, BigDecimal::add);
+            line(
+                    "Name: " + RULE + RULE + "   Date: " + RULE + "   Score: ______ / "
+                            + most.stripTrailingZeros().toPlainString(),
+                    0);
+        }
+        int section = -1;
+        int passage = -1;
+        for (int i = 0; i < quiz.questions().size(); i++) {
+            Question question = quiz.questions().get(i);
+            Particulars particulars = question.particulars();
+            if (particulars.section() >= 0 && particulars.section() != section) {
+                section(quiz.sections().get(particulars.section()));
+            }
+            section = particulars.section();
+            if (particulars.stimulus() >= 0 && particulars.stimulus() != passage) {
+                passage(particulars.stimulus());
+            }
+            passage = particulars.stimulus();
+            question(question, i);
+        }
+        document.write(out);
+    }
+
+    private void line(String text, int indent) {
+        document.begin(new WordDocument.Look("", indent, false, 0))
+                .run(text, Set.of())
+                .end();
+    }
+
+    private void section(Section section) {
+        document.begin(new WordDocument.Look("Heading1", 0, true, 280))
+                .run(section.title(), Set.of())
+                .end();
+        if (!section.instructions().isEmpty()) {
+            document.begin(WordDocument.Look.PLAIN.kept());
+            for (Inline part : section.instructions().parts()) {
+                document.run(part.plain(), Set.of(Emphasis.ITALIC));
+            }
+            document.end();
+        }
+    }
+
+    /** A passage says for which questions it is, so that it can be found again. */
+    private void passage(int place) {
+        List<String> numbers = new ArrayList<>();
+        for (int i = 0; i < quiz.questions().size(); i++) {
+            if (quiz.questions().get(i).particulars().stimulus() == place) {
+                numbers.add(number(quiz.questions().get(i), i));
+            }
+        }
+        Prose text = quiz.stimuli().get(place).text();
+        document.begin(new WordDocument.Look("", 0, true, 200));
+        prose(text);
+        document.end();
+        pictures(text);
+    }
+
+    private static String number(Question question, int place) {
+        String printed = question.particulars().number();
+        return printed.isEmpty() ? String.valueOf(place + 1) : printed;
+    }
+
+    private void question(Question question, int place) {
+        Particulars particulars = question.particulars();
+        document.begin(new WordDocument.Look("", 0, true, 200)).run(number(question, place) + ". ", Set.of());
+        Prose stem = particulars.stem();
+        int firstLine = question instanceof GapMatch ? stem.typed().indexOf('\n') : -1;
+        prose(firstLine < 0 ? stem : stem.cut(0, firstLine));
+        particulars.points().ifPresent(points -> {
+            String plain = points.stripTrailingZeros().toPlainString();
+            document.run(" (" + plain + (plain.equals("1") ? " point)" : " points)"), Set.of());
+        });
+        document.end();
+        pictures(particulars.stem());
+        question.match(this);
+        if (keyed && !particulars.feedback().isEmpty()) {
+            said("Explanation: ", particulars.feedback());
+        }
+        if (!particulars.hint().isEmpty()) {
+            said("Hint: ", particulars.hint());
+        }
+    }
+
+    private void said(String word, Prose text) {
+        document.begin(new WordDocument.Look("", INDENT, false, 0)).run(word, Set.of());
+        prose(text);
+        document.end();
+    }
+
+    private void answer(String text) {
+        answer("Answer: ", text);
+    }
+
+    private void answer(String word, String text) {
+        if (keyed && !text.isEmpty()) {
+            line(word + text, INDENT);
+        }
+    }
+
+    private void prose(Prose prose) {
+        for (Inline part : prose.parts()) {
+            if (part instanceof Inline.Text text) {
+                document.run(text.text(), text.emphasis());
+            } else if (part instanceof Inline.Formula formula) {
+                document.formula(MathMlToOmml.convert(formula.latex()));
+            } else if (part instanceof Inline.Gap) {
+                document.run(RULE, Set.of());
+            } else if (part instanceof Inline.Break) {
+                document.lineBreak();
+            }
+        }
+    }
+
+    private void pictures(Prose prose) {
+        prose.pictures()
+                .forEach(picture -> figures.apply(picture.figure()).ifPresent(figure -> {
+                    document.begin(WordDocument.Look.PLAIN.kept());
+                    document.picture(figure);
+                    document.end();
+                }));
+    }
+
+    private void option(String label, Prose text, boolean last) {
+        document.begin(new WordDocument.Look("", INDENT, !last, 0)).run(label, Set.of());
+        prose(text);
+        document.end();
+        pictures(text);
+    }
+
+    private static String letter(int place) {
+        return String.valueOf((char) ('A' + place % 26));
+    }
+
+    @Override
+    public Boolean choice(ChoiceQuestion choice) {
+        List<String> right = new ArrayList<>();
+        for (int i = 0; i < choice.options().size(); i++) {
+            Option option = choice.options().get(i);
+            option(letter(i) + ". ", option.text(), i + 1 == choice.options().size());
+            if (choice.key().contains(i)) {
+                right.add(letter(i));
+            }
+        }
+        answer(String.join(", ", right));
+        return true;
+    }
+
+    @Override
+    public Boolean textEntry(TextEntry text) {
+        if (text.particulars().stem().gapCount() == 0 && !keyed) {
+            line(RULE + RULE, INDENT);
+        }
+        answer(numbered(text.gaps()));
+        return true;
+    }
+
+    /** "(1) rises (2) sinks"; one gap needs no number. */
+    private static String numbered(List<List<String>> gaps) {
+        if (gaps.stream().allMatch(List::isEmpty)) {
+            return "";
+        }
+        if (gaps.size() == 1) {
+            return String.join(" / ", gaps.get(0));
+        }
+        StringBuilder text = new StringBuilder();
+        for (int i = 0; i < gaps.size(); i++) {
+            text.append(i == 0 ? "" : " ")
+                    .append('(')
+                    .append(i + 1)
+                    .append(") ")
+                    .append(String.join(" / ", gaps.get(i)));
+        }
+        return text.toString();
+    }
+
+    @Override
+    public Boolean numericEntry(NumericEntry number) {
+        if (number.particulars().stem().gapCount() == 0 && !keyed) {
+            line(RULE + " " + number.key().map(NumericEntry.Key::unit).orElse(""), INDENT);
+        }
+        answer(AnswerText.of(number));
+        return true;
+    }
+
+    @Override
+    public Boolean extendedText(ExtendedText text) {
+        if (!keyed) {
+            int lines = Marker.most(text).intValue() * LINES_A_POINT;
+            for (int i = 0; i < Math.max(LEAST_LINES, Math.min(MOST_LINES, lines)); i++) {
+                line(WRITING_LINE, 0);
+            }
+        }
+        answer("Model answer: ", text.answer().plain());
+        return true;
+    }
+
+    @Override
+    public Boolean match(Match match) {
+        document.beginTable(2);
+        for (int i = 0; i < Math.max(match.lefts().size(), match.targets().size()); i++) {
+            document.beginRow();
+            cell(
+                    i < match.lefts().size() ? (i + 1) + ") " : "",
+                    i < match.lefts().size() ? match.lefts().get(i) : Prose.EMPTY);
+            String label = i < match.targets().size() ? letter(i).toLowerCase(java.util.Locale.ROOT) + ") " : "";
+            cell(label, i < match.targets().size() ? match.targets().get(i) : Prose.EMPTY);
+            document.endRow();
+        }
+        document.endTable();
+        List<String> pairs = new ArrayList<>();
+        for (int i = 0; i < match.key().size(); i++) {
+            pairs.add((i + 1) + "-" + letter(match.key().get(i)).toLowerCase(java.util.Locale.ROOT));
+        }
+        answer(String.join(", ", pairs));
+        return true;
+    }
+
+    private void cell(String label, Prose text) {
+        document.beginCell().begin(WordDocument.Look.PLAIN).run(label, Set.of());
+        prose(text);
+        document.end().endCell();
+    }
+
+    @Override
+    public Boolean order(Order order) {
+        for (int i = 0; i < order.items().size(); i++) {
+            option(
+                    letter(i) + ". ",
+                    order.items().get(i),
+                    i + 1 == order.items().size());
+        }
+        answer(String.join(", ", order.key().stream().map(PrintedTest::letter).toList()));
+        return true;
+    }
+
+    @Override
+    public Boolean grid(Grid grid) {
+        document.beginTable(grid.columns().size() + 1).beginRow();
+        cell("", Prose.EMPTY);
+        grid.columns().forEach(head -> cell("", Prose.of(head)));
+        document.endRow();
+        for (int row = 0; row < grid.rows().size(); row++) {
+            document.beginRow();
+            cell("", grid.rows().get(row));
+            for (int column = 0; column < grid.columns().size(); column++) {
+                boolean right =
+                        keyed && row < grid.key().size() && grid.key().get(row).contains(column);
+                cell(right ? "x" : keyed ? "" : "\u2610", Prose.EMPTY);
+            }
+            document.endRow();
+        }
+        document.endTable();
+        return true;
+    }
+
+    @Override
+    public Boolean gapMatch(GapMatch gaps) {
+        line(String.join("     ", gaps.words()), INDENT);
+        Prose stem = gaps.particulars().stem();
+        int firstLine = stem.typed().indexOf('\n');
+        if (firstLine >= 0) {
+            document.begin(WordDocument.Look.PLAIN);
+            prose(stem.cut(firstLine + 1, Integer.MAX_VALUE));
+            document.end();
+        }
+        answer(String.join(", ", gaps.key()));
+        return true;
+    }
+
+    @Override
+    public Boolean tableEntry(TableEntry table) {
+        document.beginTable(table.rows().get(0).size());
+        for (List<Prose> row : table.rows()) {
+            document.beginRow();
+            row.forEach(text -> cell(
+                    "",
+                    text.parts().equals(List.of(new Inline.Gap(1)))
+                                    || text.plain().matches("\\[\\[\\d+]]")
+                            ? Prose.EMPTY
+                            : text));
+            document.endRow();
+        }
+        document.endTable();
+        answer(AnswerText.of(table).replace("\n", "; "));
+        return true;
+    }
+
+    @Override
+    public Boolean hottext(Hottext text) {
+        answer(String.join(", ", text.spans()));
+        return true;
+    }
+
+    @Override
+    public Boolean pictureLabel(PictureLabel picture) {
+        if (!picture.words().isEmpty()) {
+            line(String.join("     ", picture.words()), INDENT);
+        }
+        StringBuilder places = new StringBuilder();
+        picture.labels()
+                .forEach(label -> places.append(label).append(' ').append(RULE).append("   "));
+        line(places.toString().strip(), INDENT);
+        answer(AnswerText.of(picture).replace("\n", "; "));
+        return true;
+    }
+}

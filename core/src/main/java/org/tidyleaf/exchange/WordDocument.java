@@ -1,0 +1,310 @@
+package org.tidyleaf.exchange;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Figure;
+
+/**
+ * A .docx (ECMA-376, WordprocessingML) written paragraph by paragraph: plain text with emphasis, formulas, tables and
+ * pictures. The same calls give the same bytes.
+ */
+final class WordDocument {
+
+    private static final String W = "http://schemas.openxmlformats.org/wordprocessingml/2006/main";
+    private static final String R = "http://schemas.openxmlformats.org/officeDocument/2006/relationships";
+    private static final String PACKAGE = "http://schemas.openxmlformats.org/package/2006/";
+    private static final String M = "http://schemas.openxmlformats.org/officeDocument/2006/math";
+    private static final long FIXED_TIME = 1_577_836_800_000L;
+
+    /** English Metric Units in a picture's dot at 96 dots an inch, and of the widest picture: 15 cm. */
+    private static final long UNITS = 9525;
+
+    private static final long WIDEST = 15 * 360_000L;
+
+    private final XmlText body = new XmlText();
+    private final List<Figure> pictures = new ArrayList<>();
+
+    /** How a paragraph stands. */
+    record Look(String style, int indent, boolean keepNext, int before) {
+        static final Look PLAIN = new Look("", 0, false, 0);
+
+        Look kept() {
+            return new Look(style, indent, true, before);
+        }
+    }
+
+    WordDocument begin(Look look) {
+        body.open("w:p").open("w:pPr");
+        if (!look.style().isEmpty()) {
+            body.empty("w:pStyle", "w:val", look.style());
+        }
+        if (look.keepNext()) {
+            body.empty("w:keepNext");
+        }
+        body.empty("w:keepLines");
+        body.empty("w:spacing", "w:before", String.valueOf(look.before()), "w:after", "60");
+        if (look.indent() > 0) {
+            body.empty("w:ind", "w:left", String.valueOf(look.indent()));
+        }
+        body.close("w:pPr");
+        return this;
+    }
+
+    WordDocument end() {
+        body.close("w:p");
+        return this;
+    }
+
+    WordDocument run(String text, Set<Emphasis> emphasis) {
+        if (text.isEmpty()) {
+            return this;
+        }
+        body.open("w:r").open("w:rPr");
+        flag(emphasis, Emphasis.BOLD, "w:b");
+        flag(emphasis, Emphasis.ITALIC, "w:i");
+        flag(emphasis, Emphasis.STRIKE, "w:strike");
+        if (emphasis.contains(Emphasis.HIGHLIGHT)) {
+            body.empty("w:highlight", "w:val", "yellow");
+        }
+        if (emphasis.contains(Emphasis.UNDERLINE)) {
+            body.empty("w:u", "w:val", "single");
+        }
+        if (emphasis.contains(Emphasis.SUPERSCRIPT) || emphasis.contains(Emphasis.SUBSCRIPT)) {
+            boolean raised = emphasis.contains(Emphasis.SUPERSCRIPT);
+            body.empty("w:vertAlign", "w:val", raised ? "superscript" : "subscript");
+        }
+        body.close("w:rPr");
+        String[] pieces = text.split("\t", -1);
+        for (int i = 0; i < pieces.length; i++) {
+            if (i > 0) {
+                body.empty("w:tab");
+            }
+            body.element("w:t", pieces[i], "xml:space", "preserve");
+        }
+        body.close("w:r");
+        return this;
+    }
+
+    private void flag(Set<Emphasis> emphasis, Emphasis one, String element) {
+        if (emphasis.contains(one)) {
+            body.empty(element);
+        }
+    }
+
+    WordDocument lineBreak() {
+        body.open("w:r").empty("w:br").close("w:r");
+        return this;
+    }
+
+    /** A formula, given as the inside of an OMML {@code oMath}. */
+    WordDocument formula(String omml) {
+        body.open("m:oMath").markup(omml).close("m:oMath");
+        return this;
+    }
+
+    /** A picture in the open paragraph, as large as it is but not wider than the page's text. */
+    WordDocument picture(Figure figure) {
+        pictures.add(figure);
+        long[] size = PictureSize.of(figure.bytes());
+        long wide = Math.min(WIDEST, size[0] * UNITS);
+        long high = size[1] * UNITS * wide / Math.max(1, size[0] * UNITS);
+        String id = String.valueOf(pictures.size());
+        body.open("w:r").open("w:drawing");
+        body.open("wp:inline").empty("wp:extent", "cx", String.valueOf(wide), "cy", String.valueOf(high));
+        body.empty("wp:docPr", "id", id, "name", "Picture " + id, "descr", figure.alternative());
+        body.open("a:graphic").open("a:graphicData", "uri", "http://schemas.openxmlformats.org/drawingml/2006/picture");
+        body.open("pic:pic")
+                .open("pic:nvPicPr")
+                .empty("pic:cNvPr", "id", id, "name", "p" + id)
+                .empty("pic:cNvPicPr")
+                .close("pic:nvPicPr");
+        body.open("pic:blipFill")
+                .empty("a:blip", "r:embed", "rPic" + id)
+                .open("a:stretch")
+                .empty("a:fillRect")
+                .close("a:stretch")
+                .close("pic:blipFill");
+        body.open("pic:spPr")
+                .open("a:xfrm")
+                .empty("a:off", "x", "0", "y", "0")
+                .empty("a:ext", "cx", String.valueOf(wide), "cy", String.valueOf(high))
+                .close("a:xfrm");
+        body.open("a:prstGeom", "prst", "rect")
+                .empty("a:avLst")
+                .close("a:prstGeom")
+                .close("pic:spPr");
+        body.close("pic:pic")
+                .close("a:graphicData")
+                .close("a:graphic")
+                .close("wp:inline")
+                .close("w:drawing")
+                .close("w:r");
+        return this;
+    }
+
+    WordDocument beginTable(int columns) {
+        body.open("w:tbl")
+                .open("w:tblPr")
+                .empty("w:tblW", "w:w", "5000", "w:type", "pct")
+                .open("w:tblBorders");
+        for (String side : List.of("top", "left", "bottom", "right", "insideH", "insideV")) {
+            body.empty("w:" + side, "w:val", "single", "w:sz", "4", "w:color", "888888");
+        }
+        body.close("w:tblBorders").close("w:tblPr").open("w:tblGrid");
+        for (int i = 0; i < columns; i++) {
+            body.empty("w:gridCol", "w:w", String.valueOf(9000 / columns));
+        }
+        body.close("w:tblGrid");
+        return this;
+    }
+
+    WordDocument beginRow() {
+        body.open("w:tr").open("w:trPr").empty("w:cantSplit").close("w:trPr");
+        return this;
+    }
+
+    WordDocument beginCell() {
+        body.open("w:tc")
+                .open("w:tcPr")
+                .empty("w:tcW", "w:w", "0", "w:type", "auto")
+                .close("w:tcPr");
+        return this;
+    }
+
+    WordDocument endCell() {
+        body.close("w:tc");
+        return this;
+    }
+
+    WordDocument endRow() {
+        body.close("w:tr");
+        return this;
+    }
+
+    WordDocument endTable() {
+        body.close("w:tbl");
+        return this;
+    }
+
+    void write(OutputStream out) throws IOException {
+        ZipOutputStream zip = new ZipOutputStream(out);
+        entry(zip, "[Content_Types].xml", bytes(contentTypes()));
+        entry(
+                zip,
+                "_rels/.rels",
+                bytes("<Relationships xmlns=\"" + PACKAGE + "relationships\"><Relationship Id=\"r1\" Type=\"" + R
+                        + "/officeDocument\" Target=\"word/document.xml\"/></Relationships>"));
+        entry(zip, "word/document.xml", bytes(document()));
+        entry(zip, "word/styles.xml", bytes(styles()));
+        entry(zip, "word/_rels/document.xml.rels", bytes(relations()));
+        for (int i = 0; i < pictures.size(); i++) {
+            entry(zip, "word/" + target(i), pictures.get(i).bytes());
+        }
+        zip.finish();
+    }
+
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static void entry(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(FIXED_TIME);
+        zip.putNextEntry(entry);
+        zip.write(bytes);
+        zip.closeEntry();
+    }
+
+    private String document() {
+        return new XmlText()
+                .open(
+                        "w:document",
+                        "xmlns:w",
+                        W,
+                        "xmlns:r",
+                        R,
+                        "xmlns:m",
+                        M,
+                        "xmlns:wp",
+                        "http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing",
+                        "xmlns:a",
+                        "http://schemas.openxmlformats.org/drawingml/2006/main",
+                        "xmlns:pic",
+                        "http://schemas.openxmlformats.org/drawingml/2006/picture")
+                .open("w:body")
+                .markup(body.toString())
+                .open("w:sectPr")
+                .empty("w:pgSz", "w:w", "11906", "w:h", "16838")
+                .empty(
+                        "w:pgMar",
+                        "w:top",
+                        "1134",
+                        "w:right",
+                        "1134",
+                        "w:bottom",
+                        "1134",
+                        "w:left",
+                        "1134",
+                        "w:header",
+                        "567",
+                        "w:footer",
+                        "567",
+                        "w:gutter",
+                        "0")
+                .close("w:sectPr")
+                .close("w:body")
+                .close("w:document")
+                .toString();
+    }
+
+    private static String styles() {
+        return "<w:styles xmlns:w=\"" + W
+                + "\"><w:docDefaults><w:rPrDefault><w:rPr><w:sz w:val=\"23\"/></w:rPr></w:rPrDefault></w:docDefaults>"
+                + style("Title", "Title", 34) + style("Heading1", "heading 1", 27) + "</w:styles>";
+    }
+
+    private static String style(String id, String name, int size) {
+        return "<w:style w:type=\"paragraph\" w:styleId=\"" + id + "\"><w:name w:val=\"" + name
+                + "\"/><w:rPr><w:b/><w:sz w:val=\"" + size + "\"/></w:rPr></w:style>";
+    }
+
+    private String target(int picture) {
+        String type = pictures.get(picture).mediaType();
+        String ending = type.equals("image/jpeg") ? "jpeg" : type.equals("image/gif") ? "gif" : "png";
+        return "media/p" + (picture + 1) + "." + ending;
+    }
+
+    private String relations() {
+        XmlText out = new XmlText().open("Relationships", "xmlns", PACKAGE + "relationships");
+        out.empty("Relationship", "Id", "rStyles", "Type", R + "/styles", "Target", "styles.xml");
+        for (int i = 0; i < pictures.size(); i++) {
+            out.empty("Relationship", "Id", "rPic" + (i + 1), "Type", R + "/image", "Target", target(i));
+        }
+        return out.close("Relationships").toString();
+    }
+
+    private static String contentTypes() {
+        XmlText out = new XmlText().open("Types", "xmlns", PACKAGE + "content-types");
+        out.empty(
+                "Default",
+                "Extension",
+                "rels",
+                "ContentType",
+                "application/vnd.openxmlformats-package.relationships+xml");
+        out.empty("Default", "Extension", "xml", "ContentType", "application/xml");
+        for (String image : List.of("png", "jpeg", "gif")) {
+            out.empty("Default", "Extension", image, "ContentType", "image/" + image);
+        }
+        String word = "application/vnd.openxmlformats-officedocument.wordprocessingml.";
+        out.empty("Override", "PartName", "/word/document.xml", "ContentType", word + "document.main+xml");
+        out.empty("Override", "PartName", "/word/styles.xml", "ContentType", word + "styles+xml");
+        return out.close("Types").toString();
+    }
+}

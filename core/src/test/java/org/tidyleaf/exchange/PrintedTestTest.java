@@ -1,0 +1,91 @@
+package org.tidyleaf.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.tidyleaf.intake.Intake;
+import org.tidyleaf.intake.IntakeException;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.Section;
+import org.tidyleaf.reading.AnswerText;
+import org.tidyleaf.reading.Pins;
+import org.tidyleaf.reading.Reader;
+
+/** What is printed with its key reads back as the same test: the round trip is the check of writer and reader. */
+class PrintedTestTest {
+
+    static List<Path> documents() throws IOException {
+        return QtiPackageTest.documents();
+    }
+
+    private static Quiz quiz(String name, byte[] bytes) throws IntakeException {
+        return new Reader().read(new Intake().read(name, bytes), Pins.NONE).quiz();
+    }
+
+    private static byte[] printed(Quiz quiz, boolean keyed) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        PrintedTest.write(quiz, keyed, id -> Optional.empty(), out);
+        return out.toByteArray();
+    }
+
+    /** Braces and spaces aside, which formulas may come back with in other places. Type, texts, key, points, feedback and hint of each question; letters and emphasis are the document's own. */
+    private static List<String> shown(Quiz quiz) {
+        List<String> lines = new ArrayList<>();
+        for (Question question : quiz.questions()) {
+            var particulars = question.particulars();
+            lines.add(String.join(
+                    " | ",
+                    question.type().label(),
+                    particulars.stem().plain().replaceAll("[{}\\s]", ""),
+                    particulars
+                            .points()
+                            .map(points -> points.stripTrailingZeros().toPlainString())
+                            .orElse("-"),
+                    question instanceof ChoiceQuestion choice ? options(choice) : "",
+                    AnswerText.of(question),
+                    particulars.feedback().plain(),
+                    particulars.hint().plain()));
+        }
+        return lines;
+    }
+
+    private static String options(ChoiceQuestion choice) {
+        return choice.options().stream().map(option -> option.text().plain()).toList() + " " + choice.key();
+    }
+
+    @ParameterizedTest
+    @MethodSource("documents")
+    void aPrintedTestReadsBackWithoutALoss(Path document) throws IOException, IntakeException {
+        Quiz quiz = quiz(document.getFileName().toString(), Files.readAllBytes(document));
+        Quiz back = quiz("printed.docx", printed(quiz, true));
+        assertThat(shown(back)).isEqualTo(shown(quiz));
+        assertThat(back.title()).isEqualTo(quiz.title());
+        assertThat(back.sections())
+                .extracting(Section::title)
+                .isEqualTo(quiz.sections().stream().map(Section::title).toList());
+    }
+
+    @Test
+    void aClassesCopyHoldsNoKey() throws IOException, IntakeException {
+        Path document = documents().stream()
+                .filter(file -> file.endsWith("feeding.txt"))
+                .findFirst()
+                .orElseThrow();
+        Quiz quiz = quiz("feeding.txt", Files.readAllBytes(document));
+        Quiz copy = quiz("copy.docx", printed(quiz, false));
+        assertThat(quiz.questions()).allMatch(Question::isKeyed);
+        assertThat(copy.questions()).hasSameSizeAs(quiz.questions()).noneMatch(Question::isKeyed);
+        assertThat(printed(quiz, false)).isEqualTo(printed(quiz, false));
+    }
+}
