@@ -20,11 +20,11 @@ public final class Decisions {
         List<Decision> force = new ArrayList<>();
         for (Decision decision : made) {
             if (decision instanceof Decision.Undo) {
-                if (!force.isEmpty()) {
+                if (force.size() > takenOver(force)) {
                     back.push(force.remove(force.size() - 1));
                 }
             } else if (decision instanceof Decision.BackTo earlier) {
-                while (force.size() > Math.max(0, earlier.kept())) {
+                while (force.size() > Math.max(takenOver(force), earlier.kept())) {
                     back.push(force.remove(force.size() - 1));
                 }
             } else if (decision instanceof Decision.Redo) {
@@ -38,6 +38,11 @@ public final class Decisions {
         }
         this.inForce = List.copyOf(force);
         this.undone = Optional.ofNullable(back.peek());
+    }
+
+    /** What came in whole stays: there is nothing before it to go back to. */
+    private static int takenOver(List<Decision> force) {
+        return !force.isEmpty() && force.get(0) instanceof Decision.Take ? 1 : 0;
     }
 
     /** Those that hold, oldest first; those made at once one after the other. */
@@ -56,7 +61,7 @@ public final class Decisions {
 
     /** The one that undo would take back. */
     public Optional<Decision> last() {
-        return inForce.isEmpty() ? Optional.empty() : Optional.of(inForce.get(inForce.size() - 1));
+        return inForce.size() <= takenOver(inForce) ? Optional.empty() : Optional.of(inForce.get(inForce.size() - 1));
     }
 
     /** The one that redo would bring back. */

@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.FilePayload;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -190,6 +191,31 @@ class ReviewDeskTest {
         // One decision, so undone at once.
         teacher.locator("body").press("z");
         assertThat(tally()).containsText("keys 0 of 3");
+    }
+
+    @Test
+    void aTestLeavesAsAPackageAndComesBack(Address app) throws IOException {
+        review(
+                app,
+                "frames 3.txt",
+                TEST.replace("check 4", "check 6").getBytes(StandardCharsets.UTF_8),
+                "Frames, check 6");
+        card(1).click();
+        teacher.locator("body").press("1");
+        assertThat(tally()).containsText("keys 1 of 3");
+        teacher.click("text=Take along");
+        assertThat(teacher.locator("main")).containsText("Without a key so far: 2, 3");
+        looks(teacher);
+        byte[] printed = Files.readAllBytes(teacher.waitForDownload(() -> teacher.click("text=For the class"))
+                .path());
+        org.assertj.core.api.Assertions.assertThat(printed).startsWith('P', 'K');
+        byte[] zip = Files.readAllBytes(teacher.waitForDownload(() -> teacher.click("text=QTI 3.0 package"))
+                .path());
+        review(app, "back.zip", zip, "back.zip");
+        assertThat(tally()).containsText("keys 1 of 3");
+        assertThat(card(1).locator(".question-card-option.is-key")).containsText("the middle one");
+        assertThat(teacher.locator("[data-undo]")).isDisabled();
+        looks(teacher);
     }
 
     @Test

@@ -33,10 +33,11 @@ record HistoryLine(String words, String author, String time, int kept) {
         Deque<Integer> undone = new ArrayDeque<>();
         for (int i = 0; i < made.size(); i++) {
             Decision decision = made.get(i).decision();
-            if (decision instanceof Decision.Undo && !holding.isEmpty()) {
+            int fixed = !made.isEmpty() && made.get(0).decision() instanceof Decision.Take ? 1 : 0;
+            if (decision instanceof Decision.Undo && holding.size() > fixed) {
                 undone.push(holding.pop());
             } else if (decision instanceof Decision.BackTo back) {
-                while (holding.size() > back.kept()) {
+                while (holding.size() > Math.max(fixed, back.kept())) {
                     undone.push(holding.pop());
                 }
             } else if (decision instanceof Decision.Redo && !undone.isEmpty()) {

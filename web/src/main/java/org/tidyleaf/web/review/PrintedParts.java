@@ -56,7 +56,9 @@ record PrintedParts() implements SomeCases<List<String>> {
     @Override
     public List<String> tableEntry(TableEntry question) {
         return question.rows().stream()
-                .map(row -> row.stream().map(Prose::plain).collect(Collectors.joining(" \u00b7 ")))
+                .map(row -> row.stream()
+                        .map(cell -> cell.plain().replaceAll("\\[\\[\\d+]]", "____"))
+                        .collect(Collectors.joining(" \u00b7 ")))
                 .toList();
     }
 
