@@ -203,6 +203,11 @@ class ReviewDeskTest {
         card(1).click();
         teacher.locator("body").press("1");
         assertThat(tally()).containsText("keys 1 of 3");
+        // The very first decision can be taken back, though only its card was sent anew.
+        teacher.locator("body").press("z");
+        assertThat(tally()).containsText("keys 0 of 3");
+        teacher.locator("body").press("y");
+        assertThat(tally()).containsText("keys 1 of 3");
         teacher.click("text=Take along");
         assertThat(teacher.locator("main")).containsText("Without a key so far: 2, 3");
         looks(teacher);
