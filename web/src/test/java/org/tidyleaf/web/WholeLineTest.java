@@ -216,6 +216,7 @@ class WholeLineTest {
 
     private void openAnswersAreMarkedByHand() {
         teacher.click("text=Mark the open answers");
+        teacher.waitForLoadState();
         assertThat(teacher.locator("main")).not().containsText("Tilda");
         teacher.locator("input[name=points]").fill("0.5");
         teacher.locator("input[name=points]").press("Enter");
@@ -227,6 +228,11 @@ class WholeLineTest {
         assertThat(teacher.locator("main")).containsText("5.5 of");
         looks(teacher);
         teacher.goBack();
+        teacher.click("text=Figures of the questions");
+        assertThat(teacher.locator("main")).containsText("With so few scripts");
+        assertThat(teacher.locator(".figures-question")).hasCount(6);
+        looks(teacher);
+        teacher.click("text=Back to the results");
     }
 
     @Test
@@ -316,6 +322,7 @@ class WholeLineTest {
                 .getByText("Review")
                 .click();
         assertThat(tally()).containsText("keys 0 of 2");
+        teacher.waitForLoadState();
         teacher.locator(".snag:has-text('add up to 4')")
                 .getByText("It is right so")
                 .click();

@@ -9,6 +9,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.tidyleaf.marking.HandMark;
@@ -67,6 +68,7 @@ class MarkingController {
         model.addAttribute("answers", marking.answers(asked));
     }
 
+    /** @param partial set by htmx; a browser that sends the form by itself gets the whole page again */
     @PostMapping("/mark")
     String give(
             @AuthenticationPrincipal Teacher teacher,
@@ -75,11 +77,11 @@ class MarkingController {
             @RequestParam String question,
             @RequestParam BigDecimal points,
             @RequestParam(defaultValue = "") String note,
-            Model model) {
+            @RequestHeader(name = "HX-Request", defaultValue = "false") boolean partial) {
         String kept =
                 note.strip().substring(0, Math.min(LONGEST_NOTE, note.strip().length()));
         sittings.give(teacher.id(), id, script, question, new HandMark(points, kept));
-        return "sitting/given :: given";
+        return partial ? "sitting/given :: given" : "redirect:/sitting/" + id + "/mark?question=" + question;
     }
 
     @GetMapping("/script/{script}")
@@ -95,6 +97,13 @@ class MarkingController {
         model.addAttribute("total", MarkedCard.total(marking.quiz(), answers.responses(), answers.marks()));
         model.addAttribute("cards", MarkedCard.of(marking.quiz(), answers.responses(), answers.marks(), figures));
         return "sitting/script";
+    }
+
+    @GetMapping("/figures")
+    String figures(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, Model model) {
+        model.addAttribute("sitting", sittings.summary(teacher.id(), id));
+        model.addAttribute("figures", FiguresPage.of(sittings.marking(teacher.id(), id)));
+        return "sitting/figures";
     }
 
     /** Points changed on a script, for a reason that is kept. */
