@@ -2,15 +2,12 @@ package org.tidyleaf.exchange;
 
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Option;
@@ -25,9 +22,6 @@ import org.tidyleaf.source.Figure;
  * passage, the pictures. The same quiz gives the same bytes.
  */
 public final class QtiPackage {
-
-    /** Midnight of a day long ago, so that packages do not differ by when they were made. */
-    private static final long FIXED_TIME = 1_577_836_800_000L;
 
     private static final String MANIFEST = "http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1";
 
@@ -77,39 +71,25 @@ public final class QtiPackage {
     }
 
     private void write(OutputStream out) throws IOException {
-        ZipOutputStream zip = new ZipOutputStream(out);
-        entry(zip, "imsmanifest.xml", manifest());
-        entry(zip, "test.xml", test());
+        SteadyZip zip = new SteadyZip(out);
+        zip.entry("imsmanifest.xml", manifest());
+        zip.entry("test.xml", test());
         Map<String, String> fromItems = new LinkedHashMap<>();
         files.forEach((id, file) -> fromItems.put(id, "../" + file));
         QtiProse prose = new QtiProse(fromItems);
         for (int i = 0; i < quiz.stimuli().size(); i++) {
-            entry(zip, stimulusFile(i), stimulus(i, prose));
+            zip.entry(stimulusFile(i), stimulus(i, prose));
         }
         for (Question question : quiz.questions()) {
             int stimulus = question.particulars().stimulus();
             String href = stimulus < 0 ? "" : "../" + stimulusFile(stimulus);
-            entry(zip, itemFile(question), QtiItem.write(question, prose, "s" + (stimulus + 1), href));
+            zip.entry(itemFile(question), QtiItem.write(question, prose, "s" + (stimulus + 1), href));
         }
         for (Map.Entry<String, Figure> picture : pictures.entrySet()) {
-            entry(
-                    zip,
-                    files.getOrDefault(picture.getKey(), ""),
-                    picture.getValue().bytes());
+            zip.entry(
+                    files.getOrDefault(picture.getKey(), ""), picture.getValue().bytes());
         }
         zip.finish();
-    }
-
-    private static void entry(ZipOutputStream zip, String name, String text) throws IOException {
-        entry(zip, name, text.getBytes(StandardCharsets.UTF_8));
-    }
-
-    private static void entry(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
-        ZipEntry entry = new ZipEntry(name);
-        entry.setTime(FIXED_TIME);
-        zip.putNextEntry(entry);
-        zip.write(bytes);
-        zip.closeEntry();
     }
 
     private static String itemFile(Question question) {

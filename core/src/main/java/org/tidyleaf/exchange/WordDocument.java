@@ -2,12 +2,9 @@ package org.tidyleaf.exchange;
 
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 
@@ -21,8 +18,6 @@ final class WordDocument {
     private static final String R = "http://schemas.openxmlformats.org/officeDocument/2006/relationships";
     private static final String PACKAGE = "http://schemas.openxmlformats.org/package/2006/";
     private static final String M = "http://schemas.openxmlformats.org/officeDocument/2006/math";
-    private static final long FIXED_TIME = 1_577_836_800_000L;
-
     /** English Metric Units in a picture's dot at 96 dots an inch, and of the widest picture: 15 cm. */
     private static final long UNITS = 9525;
 
@@ -194,32 +189,19 @@ final class WordDocument {
     }
 
     void write(OutputStream out) throws IOException {
-        ZipOutputStream zip = new ZipOutputStream(out);
-        entry(zip, "[Content_Types].xml", bytes(contentTypes()));
-        entry(
-                zip,
+        SteadyZip zip = new SteadyZip(out);
+        zip.entry("[Content_Types].xml", contentTypes());
+        zip.entry(
                 "_rels/.rels",
-                bytes("<Relationships xmlns=\"" + PACKAGE + "relationships\"><Relationship Id=\"r1\" Type=\"" + R
-                        + "/officeDocument\" Target=\"word/document.xml\"/></Relationships>"));
-        entry(zip, "word/document.xml", bytes(document()));
-        entry(zip, "word/styles.xml", bytes(styles()));
-        entry(zip, "word/_rels/document.xml.rels", bytes(relations()));
+                "<Relationships xmlns=\"" + PACKAGE + "relationships\"><Relationship Id=\"r1\" Type=\"" + R
+                        + "/officeDocument\" Target=\"word/document.xml\"/></Relationships>");
+        zip.entry("word/document.xml", document());
+        zip.entry("word/styles.xml", styles());
+        zip.entry("word/_rels/document.xml.rels", relations());
         for (int i = 0; i < pictures.size(); i++) {
-            entry(zip, "word/" + target(i), pictures.get(i).bytes());
+            zip.entry("word/" + target(i), pictures.get(i).bytes());
         }
         zip.finish();
-    }
-
-    private static byte[] bytes(String text) {
-        return text.getBytes(StandardCharsets.UTF_8);
-    }
-
-    private static void entry(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
-        ZipEntry entry = new ZipEntry(name);
-        entry.setTime(FIXED_TIME);
-        zip.putNextEntry(entry);
-        zip.write(bytes);
-        zip.closeEntry();
     }
 
     private String document() {

@@ -13,15 +13,18 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
 import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.SingleChoice;
+import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 
 class MarkerTest {
@@ -165,5 +168,46 @@ class MarkerTest {
         assertThat(Marker.mark(new ExtendedText(worth("1"), Prose.EMPTY), entered("so"))
                         .verdict())
                 .isEqualTo("waits");
+    }
+
+    /** A word too many takes back what a right one earned, as the standard's mapping with a lower bound of 0 does. */
+    @Test
+    void markedWordsEarnTheirShareAndWrongOnesTakeItBack() {
+        Particulars asked = worth("4").withStem(Prose.written("Mark the tools.\nShe took the try square and a saw."));
+        Hottext text = new Hottext(asked, List.of("try square", "saw"));
+        assertThat(text.words()).hasSize(8);
+        assertThat(text.spanWords()).containsExactly(Set.of(3, 4), Set.of(7));
+        assertThat(earned(text, chosen(3, 4, 7))).isEqualByComparingTo("4");
+        assertThat(earned(text, chosen(3, 4))).isEqualByComparingTo("2");
+        assertThat(earned(text, chosen(3, 7))).isEqualByComparingTo("2");
+        assertThat(earned(text, chosen(3, 4, 7, 0))).isEqualByComparingTo("2");
+        assertThat(earned(text, chosen(0, 1))).isEqualByComparingTo("0");
+    }
+
+    @Test
+    void cellsAndPlacesEarnTheirShare() {
+        List<List<Prose>> rows = List.of(
+                List.of(Prose.of("mm"), Prose.of("cm")),
+                List.of(Prose.of("18"), Prose.written("[[1]]")),
+                List.of(Prose.written("[[2]]"), Prose.of("24")));
+        Question table = new TableEntry(worth("2"), rows, List.of(List.of("1.8"), List.of("240")));
+        assertThat(earned(table, entered("1.8", "24"))).isEqualByComparingTo("1");
+        Question picture = new PictureLabel(
+                worth("3"),
+                List.of("A", "B", "C"),
+                List.of(),
+                List.of(List.of("roof"), List.of("super", "honey box"), List.of("floor")));
+        assertThat(earned(picture, entered("Roof", "honey  box", "door"))).isEqualByComparingTo("2");
+    }
+
+    @Test
+    void aPersonsMarkStandsAboveTheOthersWithinWhatCanBeEarned() {
+        Question gap = new TextEntry(worth("2"), List.of(List.of("a")));
+        HandMark hand = new HandMark(new java.math.BigDecimal("1.5"), "nearly");
+        assertThat(Marker.mark(gap, entered("x"), java.util.Optional.of(hand)).earned())
+                .contains(new java.math.BigDecimal("1.5"));
+        HandMark much = new HandMark(new java.math.BigDecimal("9"), "");
+        assertThat(Marker.mark(gap, entered("x"), java.util.Optional.of(much)).isFull())
+                .isTrue();
     }
 }

@@ -1,0 +1,37 @@
+package org.tidyleaf.exchange;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+
+/** A zip archive whose bytes depend on its contents alone, not on when it was written. */
+final class SteadyZip {
+
+    /** The first of January 2020. */
+    private static final long FIXED_TIME = 1_577_836_800_000L;
+
+    private final ZipOutputStream zip;
+
+    /** @param out left open */
+    SteadyZip(OutputStream out) {
+        this.zip = new ZipOutputStream(out);
+    }
+
+    void entry(String name, String text) throws IOException {
+        entry(name, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    void entry(String name, byte[] bytes) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(FIXED_TIME);
+        zip.putNextEntry(entry);
+        zip.write(bytes);
+        zip.closeEntry();
+    }
+
+    void finish() throws IOException {
+        zip.finish();
+    }
+}
