@@ -6,6 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
@@ -27,7 +29,7 @@ import org.tidyleaf.source.Source;
 /** Good files with bytes cut, flipped and repeated: always a reading or a sentence for the teacher, never anything else. */
 class DamagedFilesTest {
 
-    private static final int EACH = 30;
+    private static final int EACH = Integer.getInteger("damaged", 30);
     private static final Duration LONGEST = Duration.ofSeconds(10);
 
     /** A damaged file and how it came about. */
@@ -53,9 +55,16 @@ class DamagedFilesTest {
                         new Damaged("t.txt", 0, txt),
                         new Damaged("t.rtf", 0, rtf),
                         new Damaged("t.csv", 0, csv),
-                        new Damaged("t.pdf", 0, pdf()))
+                        new Damaged("t.pdf", 0, pdf()),
+                        new Damaged("bevel.doc", 0, whole("bevel.doc")),
+                        new Damaged("bevel.odt", 0, whole("bevel.odt")),
+                        new Damaged("bevel.pdf", 0, whole("bevel.pdf")))
                 .flatMap(good -> IntStream.range(0, EACH)
                         .mapToObj(seed -> new Damaged(good.name(), seed, damage(good.bytes(), seed))));
+    }
+
+    private static byte[] whole(String name) throws IOException {
+        return Files.readAllBytes(Path.of("src/test/resources/formats", name));
     }
 
     private static byte[] pdf() throws IOException {
