@@ -118,19 +118,38 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         }
     }
 
-    /** A passage says for which questions it is, so that it can be found again. */
+    /** What stands above lettered parts has their number; other passages have none. */
     private void passage(int place) {
-        List<String> numbers = new ArrayList<>();
-        for (int i = 0; i < quiz.questions().size(); i++) {
-            if (quiz.questions().get(i).particulars().stimulus() == place) {
-                numbers.add(number(quiz.questions().get(i), i));
-            }
-        }
         Prose text = quiz.stimuli().get(place).text();
         document.begin(new WordDocument.Look("", 0, true, 200));
+        leadNumber(place).ifPresent(number -> document.run(number + ". ", Set.of()));
         prose(text);
         document.end();
         pictures(text);
+    }
+
+    /** The number that all questions of a passage share as its parts, "6" for 6a and 6b. */
+    private Optional<String> leadNumber(int stimulus) {
+        List<String> numbers = quiz.questions().stream()
+                .map(Question::particulars)
+                .filter(particulars -> particulars.stimulus() == stimulus)
+                .map(Particulars::number)
+                .toList();
+        boolean parts = numbers.stream().allMatch(number -> number.matches("\\d{1,3}[a-z]"));
+        List<String> digits = numbers.stream()
+                .map(number -> number.replaceAll("\\D", ""))
+                .distinct()
+                .toList();
+        return parts && digits.size() == 1 ? Optional.of(digits.get(0)) : Optional.empty();
+    }
+
+    /** "6. " or, below the lead of its number, "(a) ". */
+    private String label(Question question, int place) {
+        int stimulus = question.particulars().stimulus();
+        String number = number(question, place);
+        return stimulus >= 0 && leadNumber(stimulus).isPresent()
+                ? "(" + number.substring(number.length() - 1) + ") "
+                : number + ". ";
     }
 
     private static String number(Question question, int place) {
@@ -140,7 +159,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     private void question(Question question, int place) {
         Particulars particulars = question.particulars();
-        document.begin(new WordDocument.Look("", 0, true, 200)).run(number(question, place) + ". ", Set.of());
+        document.begin(new WordDocument.Look("", 0, true, 200)).run(label(question, place), Set.of());
         Prose stem = particulars.stem();
         int firstLine = question instanceof GapMatch ? stem.typed().indexOf('\n') : -1;
         prose(firstLine < 0 ? stem : stem.cut(0, firstLine));

@@ -52,7 +52,7 @@ final class AnswerParser {
 
     private static Set<Integer> bySeveralTexts(String answer, List<String> texts) {
         Set<Integer> found = new TreeSet<>();
-        String[] parts = answer.split("\\s*[,;]\\s*|\\s+(?:" + Vocabulary.ALL.either("and") + ")\\s+");
+        String[] parts = answer.split("\\s*[,;/]\\s*|\\s+(?:" + Vocabulary.ALL.either("and") + ")\\s+");
         for (String part : parts) {
             Set<Integer> one = byText(part, texts);
             if (one.isEmpty()) {

@@ -41,6 +41,12 @@ final class CueFinder {
     private static final Pattern PERCENT_AFTER = Pattern.compile("\\s*[(\\[]\\s*[+-]?(\\d{1,3})\\s*%\\s*[)\\]]\\s*$");
     private static final Pattern MARGIN_BLANK = Vocabulary.pattern(
             "_+\\s*(" + WORDS.either("true", "false") + "|[A-H](?:\\s*,\\s*[A-H])*)?\\s*_+\\s*(?=[(\\[]?\\d)");
+    private static final Pattern MARGIN_BARE = Pattern.compile("([TF])\\s+(?=\\d{1,3}[.)]\\s)");
+
+    /** "[Easy] 3. …": a label of the author's before the number. */
+    private static final Pattern MARGIN_LABEL =
+            Pattern.compile("\\[\\p{L}[\\p{L} ]{1,14}]\\s+(?=[(\\[]?\\d{1,3}[.):])");
+
     private static final Pattern MARGIN_PAIR =
             Pattern.compile("[(\\[]?([TVRWP])\\s*[/|]?\\s*([FO])[)\\]]?\\s+(?=[(\\[]?\\d)");
     private static final Pattern FILL_IN =
@@ -54,6 +60,9 @@ final class CueFinder {
 
     private static final Pattern GAP =
             Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
+    /** "… are (1) ______ .": gaps with the numbers of the questions that offer words for them. */
+    private static final Pattern CLOZE = Pattern.compile("[(\\[]\\d{1,3}[)\\]]\\s*[_.\u2026]{3,}");
+
     private static final Pattern SECTION = Vocabulary.pattern(WORDS.either("section") + "\\s+(?:"
             + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
     private static final Pattern INSTRUCTION =
@@ -64,7 +73,7 @@ final class CueFinder {
     private static final Pattern END = Vocabulary.pattern("\\W{0,8}" + WORDS.either("end") + "\\b.*");
     private static final Pattern LEAD =
             Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "list", "model", "feedback", "hint", "label") + ")"
-                    + "(?:\\s*\\([^)]{1,12}\\))?" + DELIMITER);
+                    + "(?:\\s*\\([^)]{1,12}\\)|\\s+(?:to|for|of)\\s[^:=]{1,24}(?=:))?" + DELIMITER);
 
     /** "The correct answer is: c": a sentence needs no colon. */
     private static final Pattern SENTENCE_LEAD =
@@ -183,6 +192,14 @@ final class CueFinder {
             String said = blank.group(1) == null ? "" : blank.group(1).strip();
             return Optional.of(new Margin(said, false, blank.end()));
         }
+        Matcher bare = MARGIN_BARE.matcher(line.text()).region(segment.from(), segment.to());
+        if (bare.lookingAt()) {
+            return Optional.of(new Margin(bare.group(1), false, bare.end()));
+        }
+        Matcher label = MARGIN_LABEL.matcher(line.text()).region(segment.from(), segment.to());
+        if (label.lookingAt()) {
+            return Optional.of(new Margin("", false, label.end()));
+        }
         Matcher pair = MARGIN_PAIR.matcher(line.text()).region(segment.from(), segment.to());
         return pair.lookingAt() ? Optional.of(new Margin(marked(line, pair), true, pair.end())) : Optional.empty();
     }
@@ -270,6 +287,7 @@ final class CueFinder {
         add(traits, Trait.JUDGEMENT_WORD, words.size() <= 2 && isJudgement(text));
         add(traits, Trait.QUESTION_MARK, text.endsWith("?"));
         add(traits, Trait.COLON, text.endsWith(":"));
+        add(traits, Trait.CLOZE, CLOZE.matcher(text).find());
         add(traits, Trait.GAP, GAP.matcher(text).find());
     }
 

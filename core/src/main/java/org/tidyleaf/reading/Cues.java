@@ -56,6 +56,8 @@ record Cues(
     enum Trait {
         /** "Name ______ Date ______". */
         FILL_IN,
+        /** A text with numbered gaps. */
+        CLOZE,
         /** "Text B": the title of a passage. */
         PASSAGE_HEAD,
         /** "True or false", "Short answers": it says how the next questions are answered. */

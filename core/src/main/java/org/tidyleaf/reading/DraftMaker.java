@@ -80,7 +80,7 @@ final class DraftMaker {
         List<Draft> whole = splitter.split(questions);
         for (int i = 0; i < whole.size(); i++) {
             List<Segment> lead = whole.get(i).lead;
-            if (!lead.isEmpty()) {
+            if (!prose.text(lead).isEmpty()) {
                 boolean first = i == 0 || !whole.get(i - 1).lead.equals(lead);
                 if (first) {
                     stimuli.add(new Stimulus(prose.text(lead)));

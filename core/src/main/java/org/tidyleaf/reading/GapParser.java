@@ -12,7 +12,7 @@ final class GapParser {
 
     private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:](?!\\d)\\s*");
     private static final String OTHER_SPELLING =
-            "\\s*(?:/|;|\\||(?<=\\s)" + Vocabulary.ALL.either("and") + "(?=\\s))\\s*";
+            "\\s*(?:/|;|\\||(?<=\\s)(?-i:" + Vocabulary.ALL.either("and") + ")(?=\\s))\\s*";
 
     private static final Pattern ALSO =
             Vocabulary.pattern("\\s*\\(\\s*(?:" + Vocabulary.ALL.either("and") + "|also)\\s*:?\\s*([^)]*)\\)");

@@ -42,7 +42,7 @@ final class HabitFinder {
         Map<String, List<Seen>> chains = new TreeMap<>();
         series.forEach((shape, seen) -> questionSeries(seen).ifPresent(members -> chains.put(shape, members)));
         withoutStrayCodes(chains);
-        Set<Integer> worded = withoutHeads(all, chains);
+        Set<Integer> worded = withoutHeads(all, series, chains);
         Set<Integer> numbered = new HashSet<>();
         chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
         Map<String, Integer> options = new HashMap<>();
@@ -83,14 +83,15 @@ final class HabitFinder {
      * "Exercise 1 … 1) 2) 3) Exercise 2 … 4) 5)": where plain numbers count on through worded ones and ask something, the
      * worded ones head groups of questions. Takes those out and gives their places.
      */
-    private static Set<Integer> withoutHeads(List<Cues> all, Map<String, List<Seen>> chains) {
+    private static Set<Integer> withoutHeads(
+            List<Cues> all, Map<String, List<Seen>> series, Map<String, List<Seen>> chains) {
         for (String shape : List.copyOf(chains.keySet())) {
             List<Seen> outer = chains.get(shape);
             boolean heads = isWorded(shape)
                     && chains.entrySet().stream()
                             .filter(e ->
                                     e.getValue().get(0).label().kind() == Label.Kind.NUMBER && !isWorded(e.getKey()))
-                            .anyMatch(e -> countsOnThrough(all, outer, e.getValue()));
+                            .anyMatch(e -> countsOnThrough(all, outer, series.get(e.getKey())));
             if (heads) {
                 chains.remove(shape);
                 return outer.stream().map(Seen::piece).collect(Collectors.toSet());

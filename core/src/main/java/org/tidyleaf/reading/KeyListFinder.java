@@ -30,7 +30,7 @@ final class KeyListFinder {
             Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
     private static final Pattern NUMBER = Pattern.compile(
             "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
-                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[.):=]|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?=(?-i:[A-Z]\\b)))\\s*",
+                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[.):=/]|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?=(?-i:[A-Z]\\b)))\\s*",
             Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
 
     /** "1b 2a 3c": a number and a letter, nothing else. */
@@ -44,6 +44,9 @@ final class KeyListFinder {
     private static final int LAST_LINES = 4;
 
     private static final int SEVERAL = 3;
+
+    private static final Pattern OF_PART = Pattern.compile("[(\\[]([a-h])[)\\]]\\s+(\\S.*)");
+    private static final Pattern OTHER_PART = Pattern.compile("\\s[(\\[][a-h][)\\]]\\s");
 
     /** A narrow first column wraps its name over further lines. */
     private static final int LAST_ROW_BELOW = 3;
@@ -176,6 +179,12 @@ final class KeyListFinder {
             run(run, cues.line().number());
         }
         boolean onlyNumbers = numberRow.length > 0 && numberPiece == piece;
+        if (items.size() == before
+                && !onlyNumbers
+                && isPart(cues.text(), cues.line().number())) {
+            taken.add(piece);
+            return;
+        }
         if (items.size() == before && !onlyNumbers) {
             compact(cues.text(), cues.line().number());
         }
@@ -336,7 +345,26 @@ final class KeyListFinder {
                 : answer;
     }
 
+    /** "1 (a) so" is the answer of 1a, and "(b) thus" below it that of 1b. */
+    private boolean isPart(String text, int line) {
+        Matcher part = OF_PART.matcher(text);
+        String digits =
+                items.isEmpty() ? "" : items.get(items.size() - 1).number().replaceAll("\\D+$", "");
+        if (!part.matches() || digits.isEmpty()) {
+            return false;
+        }
+        items.add(new KeyList.Item(heading, digits + part.group(1), part.group(2), line));
+        return true;
+    }
+
     private void add(String number, String answer, int line) {
+        Matcher part = OF_PART.matcher(answer.strip());
+        if (number.matches("\\d+")
+                && part.matches()
+                && !OTHER_PART.matcher(part.group(2)).find()) {
+            items.add(new KeyList.Item(heading, number + part.group(1), part.group(2), line));
+            return;
+        }
         String text = unlabelled(answer).replaceAll("^[\\s,;:|\u2013\u2014-]+|[\\s,;|\u2013\u2014-]+$", "");
         if (text.isEmpty() && number.matches("\\d+[a-h]")) {
             // "4b" among other answers: the letter is no part of the number but the answer.

@@ -11,12 +11,14 @@ import java.util.regex.Pattern;
 final class LabelFinder {
 
     private static final String OPEN = "[(\\[]";
-    private static final String CLOSE = "[.):\\]]|\\.\\)|\\s[-\u2013](?=\\s)";
+    private static final String CLOSE = "[.):\\]]|\\.\\)|/(?=\\s)|\\s[-\u2013](?=\\s)";
 
     private static final Pattern NUMBER = Vocabulary.pattern("(?:(" + Vocabulary.ALL.either("question") + ")\\.?\\s*)?("
             + OPEN + ")?\\s?(\\d{1,4})([a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
     private static final Pattern LETTER =
             Pattern.compile("(" + OPEN + ")?([A-Za-z])(" + CLOSE + ")(\\s+|$|(?<=[)\\]])|(?<=\\.)(?=\\p{L}{2}))");
+    private static final Pattern NUMBER_WORD = Vocabulary.pattern(
+            Vocabulary.ALL.either("question") + "\\s+(" + Vocabulary.ALL.either("numbers") + ")\\b[.:)]?(?:\\s+|$)");
     private static final Pattern ROMAN = Pattern.compile("(" + OPEN + ")?([ivx]{1,5}|[IVX]{1,5})([.)])(\\s+|$)");
     private static final Pattern BOX =
             Pattern.compile("(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[[ xX]?]|\\([ xX]?\\))\\s*");
@@ -56,6 +58,7 @@ final class LabelFinder {
     private static void number(String text, int at, int end, List<Label> labels) {
         Matcher m = at(NUMBER, text, at, end);
         if (!m.lookingAt()) {
+            numberWord(text, at, end, labels);
             return;
         }
         boolean worded = m.group(1) != null;
@@ -68,6 +71,18 @@ final class LabelFinder {
         String shape = (worded ? "Q" : "") + (m.group(2) == null ? "" : m.group(2)) + "9"
                 + (closed ? m.group(5).strip() : "");
         labels.add(new Label(Label.Kind.NUMBER, ordinal, ordinal + part, shape, at, m.end()));
+    }
+
+    /** "Question one". */
+    private static void numberWord(String text, int at, int end, List<Label> labels) {
+        Matcher m = at(NUMBER_WORD, text, at, end);
+        if (m.lookingAt()) {
+            Vocabulary.ALL
+                    .number(m.group(1))
+                    .map(value -> value.intValue())
+                    .ifPresent(value -> labels.add(
+                            new Label(Label.Kind.NUMBER, value, String.valueOf(value), "Qone", at, m.end())));
+        }
     }
 
     private static void letter(String text, int at, int end, List<Label> labels) {

@@ -69,7 +69,9 @@ final class PartSplitter {
         boolean gaps = draft.options.stream().allMatch(option -> ProseMaker.gapsIn(text(option)) > 0);
         boolean ask = draft.options.stream()
                 .allMatch(option -> ASKS.matcher(text(option)).matches());
-        return gaps && !text(draft.stem).endsWith("?") || ask;
+        boolean pointed = draft.options.stream()
+                .allMatch(option -> PointsFinder.beside(text(option)).isPresent());
+        return gaps && !text(draft.stem).endsWith("?") || ask || pointed;
     }
 
     private static boolean isBlank(String text) {

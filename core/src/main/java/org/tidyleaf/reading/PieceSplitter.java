@@ -16,6 +16,7 @@ final class PieceSplitter {
     /** From this many letters in a row, a single space between them is enough to believe in options. */
     private static final int CONVINCING_RUN = 3;
 
+    private static final Pattern NUMBERED = Pattern.compile("(?<=^|\\s)[(]?(\\d)[).]\\s+(?=\\S)");
     private static final Pattern BOX = Pattern.compile(
             "(?<=^|\\s)(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[[ xX]?]|\\([ xX]\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
@@ -51,7 +52,25 @@ final class PieceSplitter {
                 best = cuts;
             }
         }
+        if (best.isEmpty()) {
+            best = numbers(text);
+        }
         return best.isEmpty() ? boxes(text) : best;
+    }
+
+    /** "1) north      2) south      3) east" from the line's beginning on, wide spaces between. */
+    private static List<Integer> numbers(String text) {
+        List<Integer> starts = new ArrayList<>();
+        Matcher matcher = NUMBERED.matcher(text);
+        while (matcher.find()) {
+            boolean next = Integer.parseInt(matcher.group(1)) == starts.size() + 1;
+            boolean placed =
+                    starts.isEmpty() ? text.substring(0, matcher.start()).isBlank() : isWide(text, matcher.start());
+            if (next && placed) {
+                starts.add(matcher.start());
+            }
+        }
+        return starts.size() >= CONVINCING_RUN ? starts.stream().skip(1).toList() : List.of();
     }
 
     /** "[ ] 45°   [x] 90°": boxes side by side, each with its option. */

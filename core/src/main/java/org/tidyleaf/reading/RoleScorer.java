@@ -161,6 +161,7 @@ final class RoleScorer {
         fit -= from.inQuestion() && !announced ? CLEAR : 0;
         fit += cues.is(Trait.RANGE) && cues.is(Trait.PASSAGE_WORD) && !cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.PASSAGE_HEAD) ? SURE + CLEAR : 0;
+        fit += cues.is(Trait.CLOZE) && cues.labels().isEmpty() ? SURE : 0;
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
         fit += to.more() ? CLEAR + flow(cues, before) : 0;

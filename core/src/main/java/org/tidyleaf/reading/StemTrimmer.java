@@ -47,6 +47,10 @@ final class StemTrimmer {
     private static final Pattern BLANK_BEHIND =
             Pattern.compile("(?:(?<=\\?)\\s*|(?<=!|[^.\\s]\\.)\\s+)[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
 
+    /** "Bees sleep in winter. (F)": the judgement itself behind the statement. */
+    private static final Pattern SAID_BEHIND =
+            Pattern.compile("(?<=[.!])\\s*[(\\[](T|F|True|False|TRUE|FALSE)[)\\]]\\s*$");
+
     private final Source source;
 
     StemTrimmer(Source source) {
@@ -133,6 +137,12 @@ final class StemTrimmer {
 
     private Segment withoutJudgement(Draft draft, Segment segment) {
         String text = source.text(segment);
+        Matcher said = SAID_BEHIND.matcher(text);
+        if (draft.judgement.isEmpty() && said.find()) {
+            draft.judgement = List.of("True", "False");
+            draft.judgementMarked = AnswerParser.judgement(said.group(1));
+            return new Segment(segment.line(), segment.from(), segment.from() + said.start());
+        }
         int end = Math.max(0, text.length() - LONGEST_PAIR);
         Set<String> words = Vocabulary.wordsOf(text.substring(end));
         for (Judgement judgement : JUDGEMENTS) {
