@@ -20,6 +20,11 @@ public final class Wording {
 
     private Wording() {}
 
+    /** A cheap look before a large pattern. */
+    private static boolean mentions(String text, String kind) {
+        return WORDS.mentions(Vocabulary.wordsOf(text), kind);
+    }
+
     /** The words of a text that fit only paper: "underline", "see overleaf". */
     public static Optional<String> onPaper(String text) {
         return find(text).map(found -> found.group(1));
@@ -27,6 +32,9 @@ public final class Wording {
 
     /** One word alone ("circle") is an order only where a sentence begins; several ("see overleaf") are one anywhere. */
     private static Optional<MatchResult> find(String text) {
+        if (!mentions(text, "paper")) {
+            return Optional.empty();
+        }
         return PAPER.matcher(text)
                 .results()
                 .filter(found -> found.group(1).contains(" ")
@@ -69,17 +77,24 @@ public final class Wording {
 
     /** Whether an option speaks of the others by their places ("all of the above", "both A and B"), so that none may move. */
     public static boolean refersToOthers(Option option) {
-        return ABOVE.matcher(option.text().plain()).matches();
+        String text = option.text().plain();
+        return mentions(text, "above") && ABOVE.matcher(text).matches();
     }
 
     /** The first negation in a text: "not", "except". */
     public static Optional<String> negation(String text) {
+        if (!mentions(text, "negative")) {
+            return Optional.empty();
+        }
         Matcher matcher = NEGATIVE.matcher(text);
         return matcher.find() ? Optional.of(matcher.group(1)) : Optional.empty();
     }
 
     /** The first word in a text that allows of no exception: "always", "never". */
     public static Optional<String> absolute(String text) {
+        if (!mentions(text, "absolute")) {
+            return Optional.empty();
+        }
         Matcher matcher = ABSOLUTE.matcher(text);
         return matcher.find() ? Optional.of(matcher.group(1)) : Optional.empty();
     }

@@ -187,8 +187,7 @@ class ReviewController {
     }
 
     private static void changed(OpenLeaf leaf, String question, Model model) {
-        ReviewPage page = ReviewPage.of(leaf, "");
-        model.addAttribute("page", page);
+        model.addAttribute("page", ReviewPage.aroundCard(leaf));
         QuestionCard.of(leaf.tidied(), question, new ProseHtml(ReviewPage.figures(leaf.id())))
                 .ifPresent(card -> model.addAttribute("card", card));
     }

@@ -5,6 +5,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.tidying.Tidied;
 import org.tidyleaf.web.leaf.OpenLeaf;
@@ -35,13 +36,30 @@ record ReviewPage(
 
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
 
+    public String sign(String tag, String letter) {
+        return RoleSign.svg(tag, letter);
+    }
+
+    public String spineBars() {
+        return lines.stream().map(SheetLine::bar).collect(Collectors.joining());
+    }
+
     public int spineHeight() {
         return Math.max(1, lines.size() * SheetLine.PITCH);
+    }
+
+    /** What a change of one card shows besides it: the tally and the steps. */
+    static ReviewPage aroundCard(OpenLeaf leaf) {
+        return page(leaf, "", List.of(), List.of());
     }
 
     static ReviewPage of(OpenLeaf leaf, String notice) {
         String figures = figures(leaf.id());
         List<SheetLine> lines = SheetLine.of(leaf.source(), leaf.tidied(), figures);
+        return page(leaf, notice, lines, QuestionCard.of(leaf.tidied(), new ProseHtml(figures)));
+    }
+
+    private static ReviewPage page(OpenLeaf leaf, String notice, List<SheetLine> lines, List<QuestionCard> cards) {
         return new ReviewPage(
                 leaf.id(),
                 leaf.tidied().quiz().title(),
@@ -50,7 +68,7 @@ record ReviewPage(
                 Tally.of(leaf.tidied()),
                 lines,
                 SheetPage.of(leaf.source(), lines),
-                QuestionCard.of(leaf.tidied(), new ProseHtml(figures)),
+                cards,
                 leaf.tidied().snags().stream()
                         .filter(snag -> snag.question().isEmpty())
                         .toList(),

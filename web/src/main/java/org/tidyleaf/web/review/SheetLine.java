@@ -48,7 +48,20 @@ record SheetLine(
     /** Height of a line's bar on the spine with the space below it, in the drawing's units. */
     static final int PITCH = 8;
 
-    public int barWidth() {
+    public String sign() {
+        return RoleSign.svg(tag, letter);
+    }
+
+    /** Its bar on the spine, and its snag's mark there. */
+    String bar() {
+        String bar = "<rect class=\"spine-bar spine-bar-" + tag + (doubtful ? " spine-bar-doubt" : "") + "\" x=\""
+                + (30 - barWidth() / 2) + "\" y=\"" + (y + 2) + "\" width=\"" + barWidth()
+                + "\" height=\"3.4\" rx=\"1\"/>";
+        String mark = "<rect class=\"spine-snag\" x=\"52\" y=\"" + y + "\" width=\"7\" height=\"7\" rx=\"2\"/>";
+        return snagged ? bar + mark : bar;
+    }
+
+    int barWidth() {
         return switch (tag) {
             case "section", "title" -> 34;
             case "stem", "stimulus" -> 26;
