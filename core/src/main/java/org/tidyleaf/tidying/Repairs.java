@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Option;
 import org.tidyleaf.question.Question;
@@ -89,6 +90,14 @@ final class Repairs {
                     }
                     return new Tidied.Repair("Leave the second out", new Decision.SetOptions(id, kept));
                 }));
+    }
+
+    /** Whether the questions' points, as they are now, add up to the printed total that the snag speaks of. */
+    static boolean totalFits(Reading reading, Quiz quiz, Snag snag) {
+        Matcher printed =
+                PRINTED_TOTAL.matcher(reading.ledger().get(snag.line() - 1).text());
+        BigDecimal sum = quiz.questions().stream().map(Marker::most).reduce(BigDecimal.ZERO, BigDecimal::add);
+        return printed.find() && new BigDecimal(printed.group(1)).compareTo(sum) == 0;
     }
 
     private static Optional<Tidied.Repair> total(Reading reading, Quiz quiz, Snag snag) {

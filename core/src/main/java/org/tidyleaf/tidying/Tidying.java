@@ -61,6 +61,7 @@ public final class Tidying {
                     : reading.questions().get(snag.question() - 1).question().id();
             boolean gone = !id.isEmpty() && !present.contains(id);
             boolean mended = !id.isEmpty() && !gone && !Repairs.holds(snag, question(quiz, id));
+            mended |= snag.kind().equals("points-total") && Repairs.totalFits(reading, quiz, snag);
             if (!gone && !mended && !OF_KEYS.contains(snag.kind()) && !isSettled(snag, id, decisions)) {
                 open.add(new Tidied.OpenSnag(
                         snag.kind(), id, snag.line(), snag.message(), false, Repairs.of(reading, quiz, snag, id)));

@@ -100,7 +100,7 @@ class NamedPicturesTest {
         assertThat(source.notes()).hasSize(1);
     }
 
-    /** A vector drawing of the old kind (MS-WMF: header 9 words, version 0x0300) becomes a picture that browsers show. */
+    /** A bitmap becomes PNG; a metafile (MS-WMF: header 9 words, version 0x0300) that can't be drawn stays as it was. */
     @Test
     void whatBrowsersCannotShowIsDrawnOrKept() {
         byte[] bitmap = new byte[58];

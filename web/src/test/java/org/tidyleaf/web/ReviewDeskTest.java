@@ -106,6 +106,7 @@ class ReviewDeskTest {
         assertThat(teacher.locator(".questions-instructions")).hasText("Choose the best answer.");
         teacher.locator(".snag >> text=Share 9 points out evenly").click();
         assertThat(tally()).containsText("9 points");
+        assertThat(teacher.locator(".snag:has-text('The paper says 9 points')")).hasCount(0);
     }
 
     private void questionsAreArranged() {
