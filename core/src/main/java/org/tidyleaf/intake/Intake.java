@@ -73,7 +73,7 @@ public final class Intake {
         if (source.lines().isEmpty()) {
             throw new IntakeException.Empty(name);
         }
-        return withPicturesShown(source);
+        return withPicturesShown(TickedColumns.asTables(source));
     }
 
     private static Source withPicturesShown(Source source) {

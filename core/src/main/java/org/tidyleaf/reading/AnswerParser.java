@@ -11,9 +11,14 @@ import java.util.regex.Pattern;
 /** Understands what an answer line says: letters, the words of options, true or false. */
 final class AnswerParser {
 
-    private static final Pattern ONE = Pattern.compile("[(\\[]?\\b([A-Za-z]|\\d{1,2})\\b[)\\].:]?");
-    private static final Pattern LETTERS = Vocabulary.pattern("\\s*[(\\[]?([A-Z]|\\d{1,2})[)\\].:]?(?:\\s*(?:[,;/&+]|"
-            + Vocabulary.ALL.either("and") + "|\\s)\\s*[(\\[]?(?:[A-Z]|\\d{1,2})[)\\].:]?)*\\s*\\.?\\s*");
+    private static final Pattern ONE = Pattern.compile("[(\\[]?\\b([A-Za-z]|\\d{1,2}|[ivxIVX]{2,4})\\b[)\\].:]?");
+    private static final Pattern LETTERS = Vocabulary.pattern(
+            "\\s*[(\\[]?([A-Z]|\\d{1,2}|[ivx]{2,4})[)\\].:]?(?:\\s*(?:[,;/&+]|" + Vocabulary.ALL.either("and")
+                    + "|\\s)\\s*[(\\[]?(?:[A-Z]|\\d{1,2}|[ivx]{2,4})[)\\].:]?)*\\s*\\.?\\s*");
+    /** "Option B": the word says nothing that the letter does not. */
+    private static final Pattern WORD_BEFORE =
+            Vocabulary.pattern("^\\s*" + Vocabulary.ALL.either("option") + "\\s+(?=(?:[A-Z]|\\d{1,2})\\b)");
+
     private static final Pattern LETTER_AND_TEXT =
             Pattern.compile("\\s*[(\\[]?([A-Za-z])(?:[).\\]:-]|\\s+[-\u2013\u2014:=](?=\\s))\\s*(.+)");
 
@@ -22,10 +27,12 @@ final class AnswerParser {
     /**
      * The 0-based places of the options that the text names, by letter or by their words; empty if it names none.
      *
+     * @param said what the answer line says
      * @param labels printed letters in order, empty ones where bare
      * @param texts the options' plain texts in the same order
      */
-    static Set<Integer> options(String answer, List<String> labels, List<String> texts) {
+    static Set<Integer> options(String said, List<String> labels, List<String> texts) {
+        String answer = WORD_BEFORE.matcher(said).replaceFirst("");
         Set<Integer> byText = byText(answer, texts);
         if (!byText.isEmpty()) {
             return byText;
@@ -101,6 +108,11 @@ final class AnswerParser {
             return Optional.of(0);
         }
         return Vocabulary.ALL.has("false", bare) ? Optional.of(1) : Optional.empty();
+    }
+
+    /** The judgement that a text begins with, as "F (it is 1000)" where false ones are put right. */
+    static Optional<Integer> leadingJudgement(String answer) {
+        return judgement(answer).or(() -> judgement(answer.replaceFirst("\\s*[(,;:.\u2013\u2014-].*", "")));
     }
 
     static String bare(String text) {

@@ -31,7 +31,7 @@ final class BlockFinder {
     private static final Pattern TICK =
             Pattern.compile("[xX\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
     private static final Pattern BANK_LINE = Pattern.compile(
-            "\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,}");
+            "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,}");
 
     private final List<Cues> all;
     private final Map<Integer, Blocks.Kind> found = new HashMap<>();
@@ -161,7 +161,8 @@ final class BlockFinder {
     /** What stands right above the pairs asks for them, unless it heads a section. */
     private void lead(int piece) {
         if (!all.get(piece).is(Trait.SECTION_WORD) && !all.get(piece).is(Trait.HEADING)) {
-            found.put(piece, number(piece).isEmpty() ? Blocks.Kind.LEAD : Blocks.Kind.NUMBERED_LEAD);
+            boolean goesOn = number(piece).isEmpty() && all.get(piece).spaceBefore() == 0;
+            found.put(piece, goesOn ? Blocks.Kind.LEAD : Blocks.Kind.NEW_LEAD);
         }
     }
 

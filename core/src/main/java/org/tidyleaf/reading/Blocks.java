@@ -16,8 +16,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
     enum Kind {
         /** What asks for the pairs below it. */
         LEAD,
-        /** The same with a number of its own. */
-        NUMBERED_LEAD,
+        /** The same with a number of its own, or apart from what stands above. */
+        NEW_LEAD,
         /** A pair's line, or one of the two cells of a pair. */
         PAIR,
         /** A step to be ordered, with a blank for its number before it. */
@@ -37,7 +37,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
     /** The places of what stands inside blocks, not of what asks for them. */
     Set<Integer> inside() {
         Set<Integer> inside = new HashSet<>(byPiece.keySet());
-        inside.removeIf(piece -> byPiece.get(piece) == Kind.LEAD || byPiece.get(piece) == Kind.NUMBERED_LEAD);
+        inside.removeIf(piece -> byPiece.get(piece) == Kind.LEAD || byPiece.get(piece) == Kind.NEW_LEAD);
         return inside;
     }
 
@@ -50,7 +50,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
         int inside = Math.max(0, from.option());
         return at(piece).map(kind -> switch (kind) {
             case LEAD -> new Step(Role.STEM, from.role() == Role.STEM && from.option() == 0, 0);
-            case NUMBERED_LEAD -> new Step(Role.STEM, false, 0);
+            case NEW_LEAD -> new Step(Role.STEM, false, 0);
             case PAIR -> new Step(Role.PAIR, false, inside);
             case STEP -> new Step(Role.OPTION, false, inside + 1);
             case ROW, CELL -> new Step(Role.ROW, false, inside);

@@ -33,10 +33,10 @@ final class CueFinder {
     private static final Vocabulary WORDS = Vocabulary.ALL;
     private static final String DELIMITER = "\\s*(?:[:=]|\\.(?=\\s)|\\s[-\u2013](?=\\s))\\s*";
 
-    private static final Pattern SIGN_BEFORE =
-            Pattern.compile("(?:\\*{1,2}(?=\\s?[(\\[]?[A-Za-z0-9])|[\u2713\u2714\u2611\u2192\u2605\u2606\u25ba])\\s*");
+    private static final Pattern SIGN_BEFORE = Pattern.compile(
+            "(?:\\*{1,2}(?=\\s?[(\\[]?[A-Za-z0-9])|[\u2713\u2714\u2705\u2611\u2192\u2605\u2606\u25ba\u274c]\ufe0f?)\\s*");
     private static final Pattern SIGN_AFTER =
-            Vocabulary.pattern("\\s*(?:\\*{1,2}|[\u2713\u2714\u2611\u2605]|<-+|\u2190|[(\\[]\\s*(?:"
+            Vocabulary.pattern("\\s*(?:\\*{1,2}|[\u2713\u2714\u2705\u2611\u2605\u274c]\ufe0f?|<-+|\u2190|[(\\[]\\s*(?:"
                     + WORDS.either("correct", "answer") + "|x|\u2713|\u2714|\\*)\\s*[)\\]])\\s*$");
     private static final Pattern PERCENT_AFTER = Pattern.compile("\\s*[(\\[]\\s*[+-]?(\\d{1,3})\\s*%\\s*[)\\]]\\s*$");
     private static final Pattern MARGIN_BLANK = Vocabulary.pattern(
@@ -56,7 +56,9 @@ final class CueFinder {
     private static final Pattern RULE = Pattern.compile(
             "[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}.{0,40}?[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}|[~=*\\-\u2013\u2014#|+]{2,}");
     /** A rule to write on, with a unit behind it perhaps. */
-    private static final Pattern WRITING = Pattern.compile("(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}");
+    private static final Pattern WRITING = Pattern.compile("(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}|\\[\\s{5,}]");
+
+    private static final Pattern SPACED = Pattern.compile("\\S\\s{3,}\\S");
 
     private static final Pattern GAP =
             Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
@@ -100,6 +102,7 @@ final class CueFinder {
         }
         markLoneJudgements(all);
         BareLetters.label(all);
+        LabelLines.mark(all);
         return all;
     }
 
@@ -140,7 +143,7 @@ final class CueFinder {
                 traits(line, segment, text, words));
     }
 
-    /** "☐ a) wax", "• A. wax": the letter counts, the box or bullet is only there to be ticked. */
+    /** "☐ a) wax", "• A. wax", "• [x] wax": the letter or the box behind counts, the box or bullet is only there to be ticked. */
     private static List<Label> behindBox(String text, List<Label> labels, int end) {
         boolean sign = !labels.isEmpty()
                 && (labels.get(0).kind() == Label.Kind.BOX || labels.get(0).kind() == Label.Kind.BULLET);
@@ -148,7 +151,8 @@ final class CueFinder {
             return List.of();
         }
         return LabelFinder.find(text, labels.get(0).end(), end).stream()
-                .filter(label -> label.kind() == Label.Kind.LETTER)
+                .filter(label -> label.kind() == Label.Kind.LETTER
+                        || label.kind() == Label.Kind.BOX && labels.get(0).kind() == Label.Kind.BULLET)
                 .toList();
     }
 
@@ -162,7 +166,14 @@ final class CueFinder {
 
     private static Optional<Sign> signBefore(Line line, Segment segment) {
         Matcher matcher = SIGN_BEFORE.matcher(line.text()).region(segment.from(), segment.to());
-        return matcher.lookingAt() ? Optional.of(new Sign(segment.from(), matcher.end(), true)) : Optional.empty();
+        return matcher.lookingAt()
+                ? Optional.of(new Sign(segment.from(), matcher.end(), isRight(matcher)))
+                : Optional.empty();
+    }
+
+    /** A red cross marks what is wrong. */
+    private static boolean isRight(Matcher sign) {
+        return sign.group().indexOf('\u274c') < 0;
     }
 
     /** Automatic letters stand before anything typed, so a typed star comes behind them. */
@@ -171,13 +182,15 @@ final class CueFinder {
             return Optional.empty();
         }
         Matcher matcher = SIGN_BEFORE.matcher(line.text()).region(line.labelEnd(), segment.to());
-        return matcher.lookingAt() ? Optional.of(new Sign(line.labelEnd(), matcher.end(), true)) : Optional.empty();
+        return matcher.lookingAt()
+                ? Optional.of(new Sign(line.labelEnd(), matcher.end(), isRight(matcher)))
+                : Optional.empty();
     }
 
     private static Optional<Sign> signAfter(Line line, Segment segment) {
         Matcher matcher = SIGN_AFTER.matcher(line.text()).region(segment.from(), segment.to());
         if (matcher.find() && matcher.start() > segment.from()) {
-            return Optional.of(new Sign(matcher.start(), segment.to(), true));
+            return Optional.of(new Sign(matcher.start(), segment.to(), isRight(matcher)));
         }
         Matcher percent = PERCENT_AFTER.matcher(line.text()).region(segment.from(), segment.to());
         return percent.find()
@@ -338,6 +351,7 @@ final class CueFinder {
         add(traits, Trait.ENDS_SENTENCE, text.matches("(?s).*[.!?:;][\"'\u201d\u2019)\\]]?"));
         add(traits, Trait.FIGURE_ONLY, text.chars().allMatch(c -> c == Line.FIGURE || Character.isWhitespace(c)));
         add(traits, Trait.TABULAR, line.layout().cell().isPresent() || text.split("\t", 4).length >= 3);
+        add(traits, Trait.SPACED, SPACED.matcher(text).find());
         add(traits, Trait.SHORT, text.length() < SHORT);
         add(traits, Trait.LONG, text.length() > LONG);
     }

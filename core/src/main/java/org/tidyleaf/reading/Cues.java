@@ -94,6 +94,8 @@ record Cues(
         FIGURE_ONLY,
         /** In a table, or parted by tabs as if it were. */
         TABULAR,
+        /** Columns kept apart by wide spaces. */
+        SPACED,
         OFF_BODY,
         SHORT,
         LONG
@@ -114,6 +116,11 @@ record Cues(
     /** The same piece with its beginning understood in these ways. */
     Cues withLabels(List<Label> other) {
         return new Cues(piece, line, text, margin, List.copyOf(other), sign, lead, words, traits);
+    }
+
+    /** The same piece as one that announces something. */
+    Cues withLead(Lead other) {
+        return new Cues(piece, line, text, margin, labels, sign, Optional.of(other), words, traits);
     }
 
     /** Where the text behind the label, or behind the sign, begins in the line. */

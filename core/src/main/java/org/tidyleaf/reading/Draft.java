@@ -26,6 +26,9 @@ final class Draft {
     /** What goes into each gap, where it is printed gap by gap below the stem. */
     final List<List<String>> gapAnswers = new ArrayList<>();
 
+    /** Whether those were written on the rules in the text. */
+    boolean gapsFilled;
+
     final List<Cues> cells = new ArrayList<>();
     final List<Cues> words = new ArrayList<>();
     /** For steps to order, the place written before each, or empty. */

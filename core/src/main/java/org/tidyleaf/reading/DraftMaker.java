@@ -53,7 +53,7 @@ final class DraftMaker {
         this.habits = habits;
         this.lessons = lessons;
         this.prose = new ProseMaker(source);
-        this.stems = new StemTrimmer(source);
+        this.stems = new StemTrimmer(source, habits.barePoints());
         this.owners = new int[roles.size()];
     }
 
@@ -104,9 +104,10 @@ final class DraftMaker {
             case ASIDE -> aside(index, cues);
             default -> {
                 open = step.inQuestion() ? open : Optional.empty();
-                boolean loneBlock = open.isEmpty() && (step.role() == Role.PAIR || step.role() == Role.ROW);
+                boolean loneBlock = open.isEmpty()
+                        && (step.role() == Role.PAIR || step.role() == Role.ROW || step.role() == Role.WORDS);
                 if (loneBlock) {
-                    // A grid or pairs right below a heading: a question for themselves, its text still missing.
+                    // A grid, pairs or a bank right below a heading: a question for themselves, its text still missing.
                     begin(index, cues);
                 }
                 open.ifPresent(draft -> partOf(draft, index, piece));

@@ -10,6 +10,9 @@ import java.util.regex.Pattern;
 /** Reads accepted spellings: "colour / color", "(1) rises (2) sinks", "bedding; bed". */
 final class GapParser {
 
+    /** "___wax___": the answer written on the rule itself. */
+    static final String FILLED = "_{3,}(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{3,}";
+
     private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:](?!\\d)\\s*");
     private static final String OTHER_SPELLING =
             "\\s*(?:/|;|\\||(?<=\\s)(?-i:" + Vocabulary.ALL.either("and") + ")(?=\\s))\\s*";

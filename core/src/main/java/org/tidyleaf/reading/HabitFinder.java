@@ -26,7 +26,11 @@ final class HabitFinder {
     /** A series with more members before it restarts numbers questions, not options. */
     private static final int LONGEST_OPTIONS = 12;
 
+    private static final int MOST_POINTS = 30;
+
     private static final Pattern MARGIN_KEY = Pattern.compile("\\s*\\(([A-H])\\)(?:\\s*\\[[^\\]]{0,80}])*\\s*");
+
+    private static final Pattern ORDER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
 
     private static final Pattern HEADING =
             Pattern.compile("(\\p{Lu}[\\p{L}]{2,20})\\s+([A-Z]?\\d{1,2}|[IVX]{1,5}|[A-Z])(?:\\s*[.:)\u2013-]|\\s|$)");
@@ -64,7 +68,7 @@ final class HabitFinder {
         withoutStatements(all, series, options);
         keepStrongerReading(options);
         numberedOptions(series, chains, options);
-        withoutListsInStems(all, chains);
+        withoutListsInStems(all, chains, options);
         Map<String, Integer> stems = new HashMap<>();
         Set<Integer> chained = new HashSet<>();
         chains.forEach((shape, members) -> {
@@ -76,6 +80,7 @@ final class HabitFinder {
                 Map.copyOf(options),
                 Set.copyOf(chained),
                 Set.copyOf(headings),
+                hasBarePoints(all, options, without),
                 hasMarginKey(all, chained, stems));
     }
 
@@ -141,7 +146,9 @@ final class HabitFinder {
                 .max()
                 .orElse(0);
         chains.values()
-                .removeIf(members -> members.get(0).label().kind() == Label.Kind.CODE && members.size() <= numbers);
+                .removeIf(members -> members.get(0).label().kind() == Label.Kind.CODE
+                        && !isWorded(members.get(0).label().shape())
+                        && members.size() <= numbers);
     }
 
     /** The members of a series that may number questions; empty where it can't. */
@@ -153,7 +160,11 @@ final class HabitFinder {
             boolean lone = members.size() == 1 && members.get(0).label().ordinal() != 1;
             return lone ? Optional.empty() : Optional.of(members);
         }
-        return kind == Label.Kind.CODE && seen.size() >= CODES_IN_EARNEST ? Optional.of(seen) : Optional.empty();
+        return kind == Label.Kind.CODE
+                        && (seen.size() >= CODES_IN_EARNEST
+                                || isWorded(seen.get(0).label().shape()))
+                ? Optional.of(seen)
+                : Optional.empty();
     }
 
     /** How many labels stand in runs that begin with the first letter and have at least two members, no number between. */
@@ -230,16 +241,21 @@ final class HabitFinder {
     }
 
     /** A short series wholly between two questions of a longer one, with no heading before it, is a list in a stem. */
-    private static void withoutListsInStems(List<Cues> all, Map<String, List<Seen>> chains) {
+    private static void withoutListsInStems(
+            List<Cues> all, Map<String, List<Seen>> chains, Map<String, Integer> options) {
         for (String shape : List.copyOf(chains.keySet())) {
             List<Seen> inner = chains.get(shape);
             int first = inner.get(0).piece();
             int last = inner.get(inner.size() - 1).piece();
             boolean enclosed = chains.entrySet().stream()
                     .filter(e -> !e.getKey().equals(shape) && e.getValue().size() > inner.size())
-                    .anyMatch(e -> isEnclosed(all, e.getValue(), first, last));
+                    .anyMatch(e -> isEnclosed(all, e.getValue(), first, last)
+                            || isWorded(e.getKey()) && isBelowLast(all, e.getValue(), inner));
             if (enclosed) {
                 chains.remove(shape);
+                if (asksForOrder(all.get(Math.max(0, first - 1)))) {
+                    options.put(shape, inner.size());
+                }
             }
         }
     }
@@ -253,6 +269,21 @@ final class HabitFinder {
             }
         }
         return false;
+    }
+
+    /** Below the last "Question 6" a list that begins with 1 belongs to it, as one between two questions does. */
+    private static boolean isBelowLast(List<Cues> all, List<Seen> outer, List<Seen> inner) {
+        int from = outer.get(outer.size() - 1).piece();
+        int first = inner.get(0).piece();
+        return outer.size() > 2
+                && inner.get(0).label().ordinal() == 1
+                && from < first
+                && all.subList(from + 1, first).stream().noneMatch(HabitFinder::looksLikeHeading);
+    }
+
+    private static boolean asksForOrder(Cues cues) {
+        return Vocabulary.ALL.mentions(cues.words(), "order")
+                && ORDER.matcher(cues.text()).find();
     }
 
     private static boolean looksLikeHeading(Cues cues) {
@@ -336,6 +367,25 @@ final class HabitFinder {
         Set<Integer> headings = new HashSet<>();
         seen.values().stream().filter(places -> places.size() >= 2).forEach(places -> headings.addAll(places.values()));
         return headings;
+    }
+
+    /** "… its name. (2)": several lines end so, and the numbers don't count on as those of gaps or equations would. */
+    private static boolean hasBarePoints(List<Cues> all, Map<String, Integer> options, Set<Integer> without) {
+        List<Integer> values = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            boolean option = all.get(i).labels().stream().anyMatch(label -> options.containsKey(label.shape()));
+            if (!option && !without.contains(i) && !all.get(i).is(Trait.OFF_BODY)) {
+                PointsFinder.bareBeside(all.get(i).text())
+                        .filter(found -> found.from() > 0)
+                        .ifPresent(found -> values.add(found.points().intValue()));
+            }
+        }
+        boolean counting = true;
+        for (int i = 1; i < values.size(); i++) {
+            counting &= values.get(i) == values.get(i - 1) + 1;
+        }
+        boolean small = values.stream().allMatch(value -> value > 0 && value <= MOST_POINTS);
+        return values.size() >= CODES_IN_EARNEST && small && !counting;
     }
 
     private static boolean hasMarginKey(List<Cues> all, Set<Integer> chained, Map<String, Integer> stems) {

@@ -32,14 +32,23 @@ final class HottextMaker {
 
     private HottextMaker() {}
 
-    /** @param said what a key says, or empty */
-    static Optional<Hottext> find(Draft draft, Particulars particulars, String said) {
+    /**
+     * The question whose words are to be marked; empty where nothing asks for that.
+     *
+     * @param said what a key says, or empty
+     * @param heading what the section says; where that asks, only a key that names words of the text convinces
+     */
+    static Optional<Hottext> find(Draft draft, Particulars particulars, String said, String heading) {
         Prose stem = particulars.stem();
         boolean plain = draft.options.isEmpty() && draft.writingLines() <= 1 && stem.gapCount() == 0;
         if (!plain || !stem.pictures().isEmpty() || !draft.judgement.isEmpty()) {
             return Optional.empty();
         }
         Hottext bare = new Hottext(particulars, List.of());
+        if (!said.isEmpty() && ASKED.matcher(heading).matches()) {
+            Hottext keyed = fromKey(bare, said);
+            return keyed.isKeyed() && bare.words().size() >= SHORTEST_TEXT ? Optional.of(keyed) : Optional.empty();
+        }
         if (!WORDS.mentions(Vocabulary.wordsOf(stem.plain()), "mark_words")) {
             return Optional.empty();
         }

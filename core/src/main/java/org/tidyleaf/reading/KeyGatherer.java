@@ -37,6 +37,7 @@ final class KeyGatherer {
     /** One key for each draft, in order. */
     static List<GatheredKey> gather(Source source, Drafts drafts, KeyList list) {
         KeyGatherer gatherer = new KeyGatherer(source, drafts, list);
+        gatherer.drafts.forEach(draft -> ExplainedKeys.split(draft, labels(draft), gatherer.texts(draft)));
         gatherer.findFormattingHabit();
         return drafts.questions().stream().map(gatherer::gather).toList();
     }
@@ -84,7 +85,7 @@ final class KeyGatherer {
         formatting(draft).ifPresent(claims::add);
         Optional<KeyList.Item> listed = listed(draft);
         Optional<String> text = draft.keys.isEmpty()
-                ? listed.map(KeyList.Item::text).or(() -> listedPairs(draft))
+                ? listed.map(KeyList.Item::text).or(() -> listedPairs(draft)).or(() -> listedGaps(draft))
                 : Optional.of(Draft.join(draft.keys).plain());
         if (claims.isEmpty()) {
             KeySource from = draft.keys.isEmpty() && draft.models.isEmpty() && text.isPresent()
@@ -144,6 +145,18 @@ final class KeyGatherer {
         return said.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", said));
     }
 
+    /** A text without a number of its own has its gaps numbered like questions: an entry for each. */
+    private Optional<String> listedGaps(Draft draft) {
+        String stem = String.join(" ", draft.stem.stream().map(source::text).toList());
+        int gaps = ProseMaker.gapsIn(stem);
+        List<String> said = new ArrayList<>();
+        for (int i = 1; i <= gaps && draft.number.isEmpty() && stem.contains("(" + i + ")"); i++) {
+            String gap = "(" + i + ") ";
+            find(draft, String.valueOf(i)).ifPresent(item -> said.add(gap + item.text()));
+        }
+        return gaps > 1 && said.size() == gaps ? Optional.of(String.join(" ", said)) : Optional.empty();
+    }
+
     private static KeySource lineSource(Draft draft) {
         return draft.keyInColumn ? KeySource.COLUMN : KeySource.ANSWER_LINE;
     }
@@ -178,7 +191,7 @@ final class KeyGatherer {
         List<String> texts = texts(draft);
         Set<Integer> chosen = AnswerParser.options(said.text(), labels(draft), texts);
         if (chosen.isEmpty() && isJudged(draft)) {
-            chosen = AnswerParser.judgement(said.text()).map(Set::of).orElse(Set.of());
+            chosen = AnswerParser.leadingJudgement(said.text()).map(Set::of).orElse(Set.of());
         }
         if (!chosen.isEmpty()) {
             claims.add(new Claim(chosen, kind, words + "\u201c" + said.text() + "\u201d"));

@@ -34,7 +34,10 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
         String wanted = plain(heading);
         return same.stream()
                 .filter(item -> !wanted.isEmpty() && plain(item.heading()).equals(wanted))
-                .findFirst();
+                .findFirst()
+                .or(() -> same.stream()
+                        .filter(item -> !item.heading().isEmpty() && wanted.startsWith(plain(item.heading()) + " "))
+                        .findFirst());
     }
 
     private static String plain(String heading) {

@@ -30,11 +30,17 @@ final class KeyListFinder {
             Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
     private static final Pattern NUMBER = Pattern.compile(
             "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
-                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[.):=/]|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?=(?-i:[A-Z]\\b)))\\s*",
+                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[.):=/](?!\\d\\d?\\s?\\p{L})|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?=(?-i:[A-Z]\\b)))\\s*",
             Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
 
     /** "1b 2a 3c": a number and a letter, nothing else. */
     private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
+
+    private static final Pattern PART_HEAD = Vocabulary.pattern("(" + Vocabulary.ALL.either("section") + "\\s+(?:"
+            + Vocabulary.ALL.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5}))\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
+
+    /** "distance   Bonus: a cast": what is said of something else behind a wide space. */
+    private static final Pattern FIELD_BEHIND = Pattern.compile("\\s{2,}\\p{Lu}\\p{L}{2,12}\\s*:.*$");
 
     private static final Pattern ANNOUNCED =
             Vocabulary.pattern(Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*");
@@ -174,22 +180,21 @@ final class KeyListFinder {
         }
         int before = items.size();
         tabbed(piece);
-        Matcher run = RUN.matcher(cues.text());
-        if (run.lookingAt() && run.end() > cues.text().length() - 3) {
+        String text = withoutHead(cues.text());
+        Matcher run = RUN.matcher(text);
+        if (run.lookingAt() && run.end() > text.length() - 3) {
             run(run, cues.line().number());
         }
         boolean onlyNumbers = numberRow.length > 0 && numberPiece == piece;
-        if (items.size() == before
-                && !onlyNumbers
-                && isPart(cues.text(), cues.line().number())) {
+        if (items.size() == before && !onlyNumbers && isPart(text, cues.line().number())) {
             taken.add(piece);
             return;
         }
         if (items.size() == before && !onlyNumbers) {
-            compact(cues.text(), cues.line().number());
+            compact(text, cues.line().number());
         }
         if (items.size() == before && !onlyNumbers) {
-            numbered(cues.text(), cues.line().number());
+            numbered(text, cues.line().number());
         }
         if (items.size() > before || FILE_HEADING.matcher(cues.text()).matches()) {
             taken.add(piece);
@@ -198,6 +203,17 @@ final class KeyListFinder {
             last = 0;
             taken.add(piece);
         }
+    }
+
+    /** "Part B: 1 wax, 2 comb": the answers behind the name of their part, which is kept as their heading. */
+    private String withoutHead(String text) {
+        Matcher head = PART_HEAD.matcher(text);
+        if (!head.lookingAt()) {
+            return text;
+        }
+        heading = head.group(1);
+        last = 0;
+        return text.substring(head.end());
     }
 
     /** A row of numbers and, soon below it, a row of answers, parted by tabs; each row may begin with its name. */
@@ -365,7 +381,10 @@ final class KeyListFinder {
             items.add(new KeyList.Item(heading, number + part.group(1), part.group(2), line));
             return;
         }
-        String text = unlabelled(answer).replaceAll("^[\\s,;:|\u2013\u2014-]+|[\\s,;|\u2013\u2014-]+$", "");
+        String text = FIELD_BEHIND
+                .matcher(unlabelled(answer))
+                .replaceFirst("")
+                .replaceAll("^[\\s,;:|\u2013\u2014-]+|[\\s,;|\u2013\u2014-]+$", "");
         if (text.isEmpty() && number.matches("\\d+[a-h]")) {
             // "4b" among other answers: the letter is no part of the number but the answer.
             items.add(new KeyList.Item(

@@ -11,12 +11,23 @@ import java.util.regex.Pattern;
 final class LabelFinder {
 
     private static final String OPEN = "[(\\[]";
-    private static final String CLOSE = "[.):\\]]|\\.\\)|/(?=\\s)|\\s[-\u2013](?=\\s)";
+    private static final String CLOSE = "[.):\\]]|\\.\\)|/(?=\\s)|\\s?[-\u2013](?=\\s)";
 
     private static final Pattern NUMBER = Vocabulary.pattern("(?:(" + Vocabulary.ALL.either("question") + ")\\.?\\s*)?("
             + OPEN + ")?\\s?(\\d{1,4})([a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
     private static final Pattern LETTER =
             Pattern.compile("(" + OPEN + ")?([A-Za-z])(" + CLOSE + ")(\\s+|$|(?<=[)\\]])|(?<=\\.)(?=\\p{L}{2}))");
+    /** "Option 2:", "Choice B.": letters and numbers with the word for what they label. */
+    private static final Pattern WORDED_OPTION = Vocabulary.pattern("(?:" + Vocabulary.ALL.either("option")
+            + "\\s+([A-Z]|\\d{1,2})\\s?[:.)\u2013-]|" + Vocabulary.ALL.either("answer")
+            + "\\s+([A-H])\\s?[:)])\\s*");
+
+    private static final Pattern WORDED_QUESTION =
+            Vocabulary.pattern("(?!no\\b)" + Vocabulary.ALL.either("question") + "\\s?:\\s*(?=\\S)");
+    /** "Bonus:", "Extra question (2 points)": one more that the numbers leave out. */
+    private static final Pattern BONUS = Vocabulary.pattern("(" + Vocabulary.ALL.either("bonus") + ")(?:\\s+"
+            + Vocabulary.ALL.either("question") + ")?\\s*(?::\\s*|(?=\\(\\d))");
+
     private static final Pattern NUMBER_WORD = Vocabulary.pattern(
             Vocabulary.ALL.either("question") + "\\s+(" + Vocabulary.ALL.either("numbers") + ")\\b[.:)]?(?:\\s+|$)");
     private static final Pattern ROMAN = Pattern.compile("(" + OPEN + ")?([ivx]{1,5}|[IVX]{1,5})([.)])(\\s+|$)");
@@ -44,11 +55,31 @@ final class LabelFinder {
             return labels;
         }
         number(text, at, end, labels);
+        worded(text, at, end, labels);
         letter(text, at, end, labels);
         roman(text, at, end, labels);
         sign(BULLET, Label.Kind.BULLET, text, at, end, labels);
         code(text, at, end, labels);
         return labels;
+    }
+
+    private static void worded(String text, int at, int end, List<Label> labels) {
+        Matcher option = at(WORDED_OPTION, text, at, end);
+        if (option.lookingAt()) {
+            String printed = option.group(1) == null ? option.group(2) : option.group(1);
+            int ordinal = Character.isDigit(printed.charAt(0))
+                    ? Integer.parseInt(printed)
+                    : Character.toUpperCase(printed.charAt(0)) - 'A' + 1;
+            labels.add(new Label(Label.Kind.LETTER, ordinal, printed, "option", at, option.end()));
+        }
+        Matcher bonus = at(BONUS, text, at, end);
+        if (bonus.lookingAt()) {
+            labels.add(new Label(Label.Kind.CODE, 0, bonus.group(1), "Qbonus", at, bonus.end()));
+        }
+        Matcher question = at(WORDED_QUESTION, text, at, end);
+        if (question.lookingAt()) {
+            labels.add(new Label(Label.Kind.CODE, 0, "", "Q:", at, question.end()));
+        }
     }
 
     private static Matcher at(Pattern pattern, String text, int from, int to) {

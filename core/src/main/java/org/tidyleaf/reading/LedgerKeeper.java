@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
@@ -25,6 +26,8 @@ final class LedgerKeeper {
                 ledger.add(new Entry(line.number(), line.text(), role, reason, owners[i], piece.doubt(), more));
             }
         }
+        // Options that run down the columns of a table are read in another order than their lines stand in.
+        ledger.sort(Comparator.comparingInt(Entry::line));
         check(source, ledger);
         return ledger;
     }

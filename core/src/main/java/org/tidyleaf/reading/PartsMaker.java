@@ -29,6 +29,7 @@ final class PartsMaker {
     private static final Pattern ORDER_ASKED = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("order") + "\\b.*");
     private static final Pattern SIDE_LABEL = Pattern.compile(
             "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:[(\\[]?(\\d{1,2}|[A-Za-z])[.):\\]]\\s*|(\\d{1,2}|[A-Za-z])\\s+)");
+    private static final Pattern ROW_LABEL = Pattern.compile("\\s*[(\\[]?(?:[a-z]|\\d{1,2}|[ivx]{1,4})[.):\\]]\\s+");
     private static final Pattern PAIR_KEY =
             Pattern.compile("(\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
     private static final Pattern TICKED = Pattern.compile("[xX\u2713\u2714\u2611\u2612\u25cf]|\\[[xX]]|\\([xX]\\)");
@@ -40,7 +41,7 @@ final class PartsMaker {
     }
 
     /** The question that the draft's block makes; empty where it has none. */
-    Optional<Question> make(Draft draft, Particulars particulars, GatheredKey key) {
+    Optional<Question> make(Draft draft, Particulars particulars, GatheredKey key, String heading) {
         if (!draft.pairs.isEmpty()) {
             return Optional.of(match(draft, particulars, key.text().orElse("")));
         }
@@ -58,7 +59,7 @@ final class PartsMaker {
             return Optional.of(labels.get());
         }
         Optional<Hottext> marked =
-                HottextMaker.find(draft, particulars, key.text().orElse(""));
+                HottextMaker.find(draft, particulars, key.text().orElse(""), heading);
         if (marked.isPresent()) {
             return Optional.of(marked.get());
         }
@@ -96,7 +97,7 @@ final class PartsMaker {
     /** Parts the sides; whether each line is a finished pair already ("oak = hard"). */
     private static boolean sides(Draft draft, List<Segment> left, List<Segment> right) {
         boolean equals = true;
-        for (Cues cues : draft.pairs) {
+        for (Cues cues : withoutHeads(draft.pairs)) {
             Segment segment = cues.piece().segment();
             Optional<Cell> cell = cues.line().layout().cell();
             if (cell.isPresent()) {
@@ -115,6 +116,24 @@ final class PartsMaker {
             }
         }
         return equals;
+    }
+
+    /** A first row in bold over rows that are not names the two columns. */
+    private static List<Cues> withoutHeads(List<Cues> pairs) {
+        int heads = 0;
+        while (heads < pairs.size()
+                && pairs.get(heads)
+                        .line()
+                        .layout()
+                        .cell()
+                        .filter(cell -> cell.row() == 0)
+                        .isPresent()
+                && pairs.get(heads).is(Cues.Trait.BOLD)) {
+            heads++;
+        }
+        List<Cues> rest = pairs.subList(heads, pairs.size());
+        boolean named = heads == 2 && rest.stream().noneMatch(cues -> cues.is(Cues.Trait.BOLD));
+        return named ? rest : pairs;
     }
 
     private static List<Integer> straight(int size) {
@@ -218,12 +237,19 @@ final class PartsMaker {
                     }
                 });
             } else if (row.containsKey(0)) {
-                rows.add(prose.text(List.of(row.get(0).piece().segment())));
+                rows.add(prose.text(List.of(withoutLabel(row.get(0)))));
                 key.add(ticked(row, places));
             }
         }
         boolean keyed = key.stream().noneMatch(Set::isEmpty);
         return new Grid(particulars, columns, rows, keyed ? key : List.of());
+    }
+
+    /** "a) Wax melts.": the letter of a statement is no part of it. */
+    private static Segment withoutLabel(Cues cues) {
+        Segment whole = cues.piece().segment();
+        Matcher label = ROW_LABEL.matcher(cues.line().text()).region(whole.from(), whole.to());
+        return label.lookingAt() ? new Segment(whole.line(), label.end(), whole.to()) : whole;
     }
 
     private static Set<Integer> ticked(Map<Integer, Cues> row, List<Integer> places) {
@@ -239,7 +265,9 @@ final class PartsMaker {
     private static List<String> words(Draft draft) {
         List<String> words = new ArrayList<>();
         for (Cues cues : draft.words) {
-            for (String word : cues.text().split("\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {
+            for (String word : cues.text()
+                    .replaceAll("^[\\[({|]\\s*|\\s*[\\])}|]$", "")
+                    .split("\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {
                 if (!word.isBlank()) {
                     words.add(word.strip());
                 }

@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -24,7 +25,18 @@ final class PieceSplitter {
 
     static List<Piece> split(Source source) {
         List<Piece> pieces = new ArrayList<>();
+        OptionColumns columns = new OptionColumns(source.lines());
+        int next = 0;
         for (Line line : source.lines()) {
+            if (line.number() <= next) {
+                continue;
+            }
+            Optional<OptionColumns.Block> block = columns.at(line.number() - 1);
+            if (block.isPresent()) {
+                pieces.addAll(block.get().pieces());
+                next = line.number() - 1 + block.get().lines();
+                continue;
+            }
             int from = 0;
             for (int cut : cuts(line)) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));

@@ -14,8 +14,8 @@ final class PointsFinder {
 
     private static final Pattern ONLY = Vocabulary.pattern(
             "[(\\[]?\\s*(?:" + NUMBER + "\\s*" + WORD + "\\.?|" + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");
-    private static final Pattern AT_END = Vocabulary.pattern(
-            "\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]|\\[\\s*" + NUMBER + "\\s*])\\s*$");
+    private static final Pattern AT_END = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD
+            + "\\.?\\s*[)\\]]|\\[" + NUMBER + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
@@ -23,6 +23,9 @@ final class PointsFinder {
             "[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD + "\\.?\\s*(?:for\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
     private static final Pattern EACH_BEFORE =
             Vocabulary.pattern("[(\\[]?\\b" + EACH + "\\b[^.()\\d]{0,40}?" + NUMBER + "\\s*" + WORD + "\\b[)\\]]?");
+
+    private static final Pattern BARE_AT_END = Pattern.compile(
+            "\\s*(?:\\(\\s*(\\d{1,2})\\s*\\)|[(\\[]?[_.\\s]*(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
 
     private PointsFinder() {}
 
@@ -62,6 +65,16 @@ final class PointsFinder {
     static Optional<BigDecimal> labelled(String text) {
         Matcher matcher = LABELLED.matcher(text);
         return matcher.find() ? Optional.of(number(matcher)) : Optional.empty();
+    }
+
+    /** "(4)" or "/ 4" at the end of a text: points only where many questions end so. */
+    static Optional<Found> bareBeside(String text) {
+        Matcher matcher = BARE_AT_END.matcher(text);
+        if (!matcher.find()) {
+            return Optional.empty();
+        }
+        String number = matcher.group(1) == null ? matcher.group(2) : matcher.group(1);
+        return Optional.of(new Found(new BigDecimal(number), matcher.start(), matcher.end()));
     }
 
     /** Points for each of several questions. */

@@ -22,7 +22,7 @@ final class ProseMaker {
 
     private static final Pattern FORMULA = Pattern.compile("\\\\\\((.+?)\\\\\\)");
     private static final Pattern GAP =
-            Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
+            Pattern.compile(GapParser.FILLED + "|_{3,}|\\.{5,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
 
     private final Source source;
 
@@ -140,11 +140,18 @@ final class ProseMaker {
         Matcher gap = GAP.matcher(text);
         int at = 0;
         while (gaps && gap.find()) {
-            addIfAny(parts, text.substring(at, gap.start()), emphasis);
+            String before = text.substring(at, gap.start());
+            addIfAny(parts, withoutGapNumber(before, number[0] + 1), emphasis);
             parts.add(new Inline.Gap(++number[0]));
             at = gap.end();
         }
         addIfAny(parts, text.substring(at), emphasis);
+    }
+
+    /** "(2) ______": the second gap's own number is not part of the sentence. */
+    private static String withoutGapNumber(String before, int number) {
+        String printed = "(" + number + ")";
+        return before.stripTrailing().endsWith(printed) ? before.substring(0, before.lastIndexOf(printed)) : before;
     }
 
     private static void addIfAny(List<Inline> parts, String text, Set<Emphasis> emphasis) {

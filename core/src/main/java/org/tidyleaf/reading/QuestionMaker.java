@@ -39,15 +39,18 @@ final class QuestionMaker {
     private final ProseMaker prose;
     private final PartsMaker parts;
     private final List<Section> sections;
+    private final boolean mostKeyed;
 
-    private QuestionMaker(Source source, List<Section> sections) {
+    private QuestionMaker(Source source, List<Section> sections, boolean mostKeyed) {
         this.prose = new ProseMaker(source);
         this.parts = new PartsMaker(prose);
         this.sections = sections;
+        this.mostKeyed = mostKeyed;
     }
 
     static List<ReadQuestion> make(Source source, Drafts drafts, List<GatheredKey> keys) {
-        QuestionMaker maker = new QuestionMaker(source, drafts.sections());
+        long keyed = keys.stream().filter(key -> key.source() != KeySource.NONE).count();
+        QuestionMaker maker = new QuestionMaker(source, drafts.sections(), keyed * 4 >= keys.size() * 3);
         List<ReadQuestion> questions = new ArrayList<>();
         for (int i = 0; i < keys.size(); i++) {
             questions.add(maker.make(drafts.questions(), i, keys.get(i)));
@@ -66,11 +69,11 @@ final class QuestionMaker {
         // A key that came with the question's own parts was marked there.
         KeySource ofParts = question instanceof Hottext
                 ? KeySource.FORMATTING
-                : draft.gapAnswers.isEmpty() ? KeySource.MARK : KeySource.ANSWER_LINE;
+                : draft.gapAnswers.isEmpty() || draft.gapsFilled ? KeySource.MARK : KeySource.ANSWER_LINE;
         KeySource found = key.source() == KeySource.NONE ? ofParts : key.source();
         KeySource source = question.isKeyed() ? found : KeySource.NONE;
         return new ReadQuestion(
-                question, evidence(drafts, index, key), source, doubt(draft, question, key), stem, options);
+                question, evidence(drafts, index, key), source, doubt(draft, question, key, mostKeyed), stem, options);
     }
 
     private Particulars particulars(Draft draft) {
@@ -87,12 +90,26 @@ final class QuestionMaker {
     }
 
     private Question question(Draft draft, Particulars particulars, GatheredKey key) {
-        return parts.make(draft, particulars, key).orElseGet(() -> simple(draft, particulars, key));
+        return within(draft, particulars, key)
+                .or(() -> parts.make(draft, particulars, key, says(draft)))
+                .orElseGet(() -> simple(draft, particulars, key));
+    }
+
+    private Optional<Question> within(Draft draft, Particulars particulars, GatheredKey key) {
+        boolean bare = draft.options.isEmpty()
+                && draft.judgement.isEmpty()
+                && draft.pairs.isEmpty()
+                && draft.rows.isEmpty()
+                && draft.writingLines() == 0;
+        return bare ? AlternativesMaker.find(particulars, key, says(draft)) : Optional.empty();
     }
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {
         if (hasOnlyBlanks(draft)) {
             return blanks(draft, particulars, key.text().orElse(""));
+        }
+        if (isSpellings(draft, particulars)) {
+            return spellings(draft, particulars);
         }
         if (!draft.options.isEmpty()) {
             return choice(draft, particulars, key);
@@ -112,6 +129,20 @@ final class QuestionMaker {
                         .map(option -> prose.text(option.segments).plain())
                         .allMatch(text -> ProseMaker.gapsIn(text) == 1
                                 && text.codePoints().noneMatch(Character::isLetterOrDigit));
+    }
+
+    /** Below a gap, lines that are all marked right are its accepted spellings. */
+    private static boolean isSpellings(Draft draft, Particulars particulars) {
+        boolean allRight = !draft.options.isEmpty() && draft.options.stream().allMatch(option -> option.signed);
+        int gaps = particulars.stem().gapCount();
+        return allRight && (gaps == 1 || gaps == 0 && draft.options.size() == 1);
+    }
+
+    private Question spellings(Draft draft, Particulars particulars) {
+        List<String> accepted = draft.options.stream()
+                .map(option -> prose.text(option.segments).plain())
+                .toList();
+        return numberIfOne(new TextEntry(particulars, List.of(accepted)));
     }
 
     private static TextEntry blanks(Draft draft, Particulars particulars, String said) {
@@ -160,19 +191,20 @@ final class QuestionMaker {
     private Question open(Draft draft, Particulars particulars, GatheredKey key) {
         Optional<TextEntry> bracketed = BracketedGaps.find(particulars);
         if (bracketed.isPresent() && key.text().isEmpty() && draft.writingLines() == 0) {
-            return bracketed.get();
+            return numberIfOne(bracketed.get());
         }
         String said = key.text().orElse("");
         int gaps = particulars.stem().gapCount();
         if (gaps > 0 && draft.gapAnswers.size() == gaps) {
-            return new TextEntry(particulars, draft.gapAnswers);
+            return numberIfOne(new TextEntry(particulars, draft.gapAnswers));
         }
         Optional<List<String>> pair = gaps == 0 ? judgedBy(draft) : Optional.empty();
         if (pair.isPresent() && (said.isEmpty() || byInitial(said, pair.get()).isPresent())) {
             Set<Integer> chosen = byInitial(said, pair.get()).map(Set::of).orElse(Set.of());
             return new TrueFalse(particulars, judgementOptions(pair.get()), chosen);
         }
-        Optional<Integer> judged = AnswerParser.judgement(said);
+        Optional<Integer> judged =
+                pair.isPresent() ? AnswerParser.leadingJudgement(said) : AnswerParser.judgement(said);
         if (judged.isPresent() && gaps == 0 && said.length() > 0) {
             return new TrueFalse(particulars, judgementOptions(List.of("True", "False")), Set.of(judged.get()));
         }
@@ -189,6 +221,14 @@ final class QuestionMaker {
             return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
         }
         return withoutKey(draft, particulars, said);
+    }
+
+    /** A single gap that wants a number and nothing else. */
+    private static Question numberIfOne(TextEntry entry) {
+        boolean one = entry.gaps().size() == 1 && entry.gaps().get(0).size() == 1;
+        Optional<NumericEntry.Key> number =
+                one ? NumberParser.key(entry.gaps().get(0).get(0)) : Optional.empty();
+        return number.isPresent() ? new NumericEntry(entry.particulars(), number) : entry;
     }
 
     /** The words of the longest spelling, where there is one gap and several may be given. */
@@ -215,13 +255,21 @@ final class QuestionMaker {
         return new ExtendedText(particulars, model);
     }
 
+    /** What the section's heading and its instruction say; empty outside of sections. */
+    private String says(Draft draft) {
+        if (draft.section < 0) {
+            return "";
+        }
+        Section section = sections.get(draft.section);
+        return section.title() + " " + section.instructions().plain();
+    }
+
     /** The two words that the section's heading says statements are judged by: "richtig oder falsch?". */
     private Optional<List<String>> judgedBy(Draft draft) {
         if (draft.section < 0) {
             return Optional.empty();
         }
-        Section section = sections.get(draft.section);
-        String heading = section.title() + " " + section.instructions().plain();
+        String heading = says(draft);
         for (String[] pair : Vocabulary.ALL.pairs()) {
             boolean named = Vocabulary.pattern(
                             ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,8}\\b" + Pattern.quote(pair[1]) + "\\b.*")
@@ -241,7 +289,9 @@ final class QuestionMaker {
     /** "R" for Right: 0 or 1; empty where the text is something else. */
     private static Optional<Integer> byInitial(String said, List<String> pair) {
         for (int i = 0; i < pair.size(); i++) {
-            if (said.strip().equalsIgnoreCase(pair.get(i).substring(0, 1))) {
+            if (said.strip()
+                    .replaceFirst("\\s*[(\u2013-].*", "")
+                    .equalsIgnoreCase(pair.get(i).substring(0, 1))) {
                 return Optional.of(i);
             }
         }
@@ -253,7 +303,7 @@ final class QuestionMaker {
         List<String> evidence = new ArrayList<>();
         if (draft.inSequence && index > 0 && !drafts.get(index - 1).number.isEmpty()) {
             evidence.add(draft.number + " follows " + drafts.get(index - 1).number);
-        } else if (draft.inSequence) {
+        } else if (draft.inSequence && !draft.number.isEmpty()) {
             evidence.add("it begins the numbering with " + draft.number);
         } else {
             evidence.add("it stands where a question begins");
@@ -268,11 +318,13 @@ final class QuestionMaker {
         return evidence;
     }
 
-    private static double doubt(Draft draft, Question question, GatheredKey key) {
+    /** @param leftOpen whether most others have their keys, so that this one has none because it is written freely */
+    private static double doubt(Draft draft, Question question, GatheredKey key, boolean leftOpen) {
         boolean guessed = question instanceof ExtendedText open
                 && open.answer().isEmpty()
                 && draft.writingLines() == 0
-                && !EXPLAIN.matcher(open.particulars().stem().plain()).matches();
+                && !EXPLAIN.matcher(open.particulars().stem().plain()).matches()
+                && !leftOpen;
         double doubt = key.conflict().isPresent() ? Math.max(draft.doubt, 0.5) : draft.doubt;
         return Math.round(Math.max(doubt, guessed ? GUESSED_TYPE : 0) * 1000) / 1000.0;
     }

@@ -1,9 +1,12 @@
 package org.tidyleaf.reading;
 
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
 
@@ -26,13 +29,20 @@ final class RoleScorer {
 
     private static final int SHORT_RULE = 25;
 
+    private static final Pattern EXPLAINS =
+            Vocabulary.pattern("(?:.{0,12}[.)]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
+
     private final Habits habits;
     private final Lessons lessons;
+    private final List<Cues> all;
+    private final Set<Integer> loneHeads;
     private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
     private final Map<Cues, Optional<Label>> optionLabels = new IdentityHashMap<>();
 
     RoleScorer(List<Cues> all, Habits habits, Lessons lessons) {
+        this.all = all;
         this.habits = habits;
+        this.loneHeads = loneHeads(all, habits);
         all.forEach(cues -> {
             stemLabels.put(cues, habits.stemLabel(cues).isPresent());
             optionLabels.put(cues, habits.optionLabel(cues));
@@ -54,7 +64,8 @@ final class RoleScorer {
                     case INSTRUCTION -> instruction(index, cues, before, from, to);
                     case STIMULUS -> stimulus(index, cues, before, from, to);
                     case STEM -> to.more() ? goesOn(index, cues, before, from) : stem(index, cues, from);
-                    case OPTION -> to.more() ? optionGoesOn(index, cues, before) : option(cues, before, from, to);
+                    case OPTION ->
+                        to.more() ? optionGoesOn(index, cues, before) : option(index, cues, before, from, to);
                     case KEY -> announced(index, cues, before, to, Announces.KEY, Announces.MODEL);
                     case FEEDBACK -> announced(index, cues, before, to, Announces.FEEDBACK);
                     case HINT -> announced(index, cues, before, to, Announces.HINT);
@@ -63,6 +74,26 @@ final class RoleScorer {
                     case ASIDE -> aside(index, cues, from);
                     case PAIR, WORDS, ROW -> -SURE;
                 };
+    }
+
+    /** "IV. Write an essay on … (6 points)": a head with nothing below it that asks something is the question itself. */
+    private static Set<Integer> loneHeads(List<Cues> all, Habits habits) {
+        Set<Integer> lone = new HashSet<>();
+        boolean empty = true;
+        for (int i = all.size() - 1; i >= 0; i--) {
+            if (habits.chained().contains(i)) {
+                empty = false;
+            } else if (habits.headings().contains(i)) {
+                boolean asks = EXPLAINS.matcher(all.get(i).text()).matches()
+                        && (all.get(i).is(Trait.ENDS_SENTENCE)
+                                || PointsFinder.beside(all.get(i).text()).isPresent());
+                if (empty && asks) {
+                    lone.add(i);
+                }
+                empty = true;
+            }
+        }
+        return lone;
     }
 
     private boolean hasStemLabel(Cues cues) {
@@ -118,6 +149,7 @@ final class RoleScorer {
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index, cues)) || cues.is(Trait.GAP) ? CLEAR : 0;
         fit -= cues.is(Trait.PASSAGE_HEAD) ? SURE : 0;
+        fit -= loneHeads.contains(index) ? 2 * SURE : 0;
         fit -= cues.is(Trait.TEST_WORD) && from.option() == Step.BEFORE_TITLE ? CLEAR + LEANING : 0;
         fit -= cues.is(Trait.LONG) ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FILL_IN) || cues.is(Trait.END_WORD) ? CLEAR : 0;
@@ -165,7 +197,7 @@ final class RoleScorer {
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
         fit += to.more() ? CLEAR + flow(cues, before) : 0;
-        fit += to.more() && cues.is(Trait.TABULAR) ? LEANING : 0;
+        fit += to.more() && (cues.is(Trait.TABULAR) || cues.is(Trait.SPACED)) ? LEANING : 0;
         boolean prose = cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.POINTS_EACH) && !cues.is(Trait.INSTRUCTION_WORD);
         fit += to.more() && prose ? LEANING : 0;
         fit -= cues.is(Trait.RULE) ? SURE : 0;
@@ -177,7 +209,7 @@ final class RoleScorer {
 
     private double stem(int index, Cues cues, Step from) {
         double fit = 0;
-        if (isNextStem(index)) {
+        if (isNextStem(index) || loneHeads.contains(index)) {
             fit += SURE;
         } else if (habits.numbersStems()) {
             fit -= hasStemLabel(cues) ? SLIGHT : CLEAR + SLIGHT;
@@ -225,6 +257,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= from.role() != Role.STEM ? SLIGHT : 0;
+        fit -= before.filter(b -> b.is(Trait.END_WORD) && b.labels().isEmpty()).isPresent() ? CLEAR : 0;
         // A stem does not go on below its key.
         boolean answered = from.role() == Role.KEY || from.role() == Role.FEEDBACK || from.role() == Role.HINT;
         fit -= answered ? CLEAR : 0;
@@ -268,14 +301,14 @@ final class RoleScorer {
 
     private boolean isOnlyNumber(Cues cues) {
         return habits.stemLabel(cues)
-                .filter(label -> HabitFinder.textBehind(cues, label, habits).isBlank())
+                .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
+                .filter(text -> text.isEmpty() || PointsFinder.isPointsOnly(text))
                 .isPresent();
     }
 
-    private double option(Cues cues, Optional<Cues> before, Step from, Step to) {
+    private double option(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
         Optional<Label> label = optionLabel(cues);
-        boolean ticked =
-                cues.labels().stream().anyMatch(l -> l.kind() == Label.Kind.BULLET || l.kind() == Label.Kind.BOX);
+        boolean ticked = isTicked(cues);
         double fit;
         if (label.isPresent()) {
             int step = label.get().ordinal() - from.option();
@@ -284,12 +317,19 @@ final class RoleScorer {
             fit = CLEAR;
         } else {
             fit = bareOption(cues, before, from);
+            // Boxes and bullets begin with the first option, not with the second.
+            boolean boxesBelow = index + 1 < all.size() && isTicked(all.get(index + 1));
+            fit -= from.option() == 0 && boxesBelow ? CLEAR + LEANING : 0;
         }
         fit += cues.sign().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.HEADING) ? SURE : 0;
         fit -= cues.is(Trait.END_WORD) && label.isEmpty() ? SURE : 0;
         fit -= cues.lead().isPresent() && label.isEmpty() ? CLEAR : 0;
         return fit - (cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0);
+    }
+
+    private static boolean isTicked(Cues cues) {
+        return cues.labels().stream().anyMatch(l -> l.kind() == Label.Kind.BULLET || l.kind() == Label.Kind.BOX);
     }
 
     /** An option without letter or bullet: a line of its own right below its question or the option above. */
@@ -343,10 +383,13 @@ final class RoleScorer {
         fit += cues.is(Trait.FILL_IN) && !hasStemLabel(cues) ? SURE : 0;
         fit += cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0;
         fit += cues.is(Trait.OFF_BODY) ? 2 * SURE : 0;
-        fit += cues.is(Trait.END_WORD) && cues.labels().isEmpty() ? CLEAR : 0;
+        boolean ends = cues.is(Trait.END_WORD) && from.option() != Step.BEFORE_TITLE;
+        fit += ends && cues.labels().isEmpty() ? CLEAR : 0;
         fit += cues.announces(Announces.LABEL) ? SURE : 0;
         fit += cues.spaceBefore() > 0 && from.inQuestion() ? SLIGHT : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) ? LEANING : 0;
+        // Nothing stands between a passage and its questions but more of it.
+        fit -= from.role() == Role.STIMULUS && !furniture ? LEANING : 0;
         return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? CLEAR : 0);
     }
 }

@@ -51,10 +51,19 @@ final class StemTrimmer {
     private static final Pattern SAID_BEHIND =
             Pattern.compile("(?<=[.!])\\s*[(\\[](T|F|True|False|TRUE|FALSE)[)\\]]\\s*$");
 
-    private final Source source;
+    private static final Pattern DIFFICULTY =
+            Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty") + "\\s*[)\\]]\\s*");
 
-    StemTrimmer(Source source) {
+    private static final Pattern DASH = Pattern.compile("\\s*[\u2013\u2014:-]\\s+(?=\\S)");
+    private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
+
+    private final Source source;
+    private final boolean barePoints;
+
+    /** @param barePoints whether a number in brackets at the end is the points */
+    StemTrimmer(Source source, boolean barePoints) {
         this.source = source;
+        this.barePoints = barePoints;
     }
 
     private static Pattern judgementPattern(String pair, boolean letters) {
@@ -71,8 +80,10 @@ final class StemTrimmer {
             return;
         }
         for (int round = 0; round < 2; round++) {
+            rest = withoutDifficulty(rest);
             rest = withoutPoints(draft, rest);
             rest = withoutJudgement(draft, rest);
+            rest = draft.stem.isEmpty() ? withoutDash(rest) : rest;
         }
         Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
         if (blank.find()) {
@@ -80,7 +91,17 @@ final class StemTrimmer {
             rest = new Segment(rest.line(), rest.from(), rest.from() + blank.start());
         }
         if (!source.text(rest).isBlank()) {
+            filledGaps(draft, source.text(rest));
             draft.stem.add(rest);
+        }
+    }
+
+    /** An instructor's copy has the answers on the rules. */
+    private static void filledGaps(Draft draft, String text) {
+        Matcher matcher = FILLED.matcher(text);
+        while (matcher.find()) {
+            draft.gapAnswers.add(GapParser.accepted(matcher.group("filled"), 1).get(0));
+            draft.gapsFilled = true;
         }
     }
 
@@ -126,13 +147,38 @@ final class StemTrimmer {
         return false;
     }
 
+    /** "(Easy) What is …": how hard it is says the author to himself. */
+    private Segment withoutDifficulty(Segment segment) {
+        String text = source.text(segment);
+        Matcher matcher = DIFFICULTY.matcher(text);
+        while (matcher.find()) {
+            if (matcher.start() == 0 && matcher.end() < text.length()) {
+                return new Segment(segment.line(), segment.from() + matcher.end(), segment.to());
+            }
+            if (matcher.end() == text.length() && matcher.start() > 0) {
+                return new Segment(segment.line(), segment.from(), segment.from() + matcher.start());
+            }
+        }
+        return segment;
+    }
+
     private Segment withoutPoints(Draft draft, Segment segment) {
-        Optional<PointsFinder.Found> found = PointsFinder.beside(source.text(segment));
+        String text = source.text(segment);
+        Optional<PointsFinder.Found> found = PointsFinder.beside(text)
+                .or(() -> barePoints
+                        ? PointsFinder.bareBeside(text).filter(points -> points.from() > 0)
+                        : Optional.empty());
         found.ifPresent(points -> draft.points = Optional.of(points.points()));
         return found.map(points -> points.from() == 0
                         ? new Segment(segment.line(), segment.from() + points.to(), segment.to())
                         : new Segment(segment.line(), segment.from(), segment.from() + points.from()))
                 .orElse(segment);
+    }
+
+    /** Between the number or the points and the text a dash or colon is left over. */
+    private Segment withoutDash(Segment segment) {
+        Matcher dash = DASH.matcher(source.text(segment));
+        return dash.lookingAt() ? new Segment(segment.line(), segment.from() + dash.end(), segment.to()) : segment;
     }
 
     private Segment withoutJudgement(Draft draft, Segment segment) {

@@ -1,0 +1,67 @@
+package org.tidyleaf.reading;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.Option;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.SingleChoice;
+
+/** Options within the sentence: "Drones (has / have / having) no sting.", "One inch is: 2.54 cm; 12 cm; 25 cm." */
+final class AlternativesMaker {
+
+    private static final Pattern BRACKETS =
+            Pattern.compile("[(\\[]\\s*([^()\\[\\]/|]{1,30}(?:\\s*[/|]\\s*[^()\\[\\]/|]{1,30}){1,4})\\s*[)\\]]");
+    private static final Pattern BEHIND_COLON =
+            Pattern.compile("(.{5,}[:?])\\s*([^:;?]{1,50}(?:;\\s+[^:;?]{1,50}){1,5}?)[.]?");
+    private static final Pattern CHOOSE = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("pick") + "\\b");
+
+    private AlternativesMaker() {}
+
+    /**
+     * The choice that a sentence itself gives; empty where it gives none, or nothing says that one is to be chosen.
+     *
+     * @param said what the heading above says
+     */
+    static Optional<Question> find(Particulars particulars, GatheredKey key, String said) {
+        String stem = particulars.stem().plain();
+        if (particulars.stem().gapCount() > 0 || stem.isEmpty()) {
+            return Optional.empty();
+        }
+        Matcher brackets = BRACKETS.matcher(stem);
+        if (brackets.find()) {
+            List<String> words = split(brackets.group(1), "[/|]");
+            return brackets.find() ? Optional.empty() : choice(particulars, words, key, said);
+        }
+        Matcher behind = BEHIND_COLON.matcher(stem);
+        if (!behind.matches() || !particulars.stem().pictures().isEmpty()) {
+            return Optional.empty();
+        }
+        Particulars asked = particulars.withStem(Prose.of(behind.group(1)));
+        return choice(asked, split(behind.group(2).replaceAll("[.]$", ""), ";"), key, said);
+    }
+
+    private static List<String> split(String text, String separator) {
+        return Arrays.stream(text.split(separator)).map(String::strip).toList();
+    }
+
+    private static Optional<Question> choice(
+            Particulars particulars, List<String> words, GatheredKey key, String said) {
+        int right = key.text().map(String::strip).map(words::indexOf).orElse(-1);
+        boolean asked = CHOOSE.matcher(said).find()
+                || CHOOSE.matcher(particulars.stem().plain()).find();
+        boolean chosen = right >= 0 || key.text().isEmpty() && asked;
+        if (!chosen || words.contains("")) {
+            return Optional.empty();
+        }
+        List<Option> options = words.stream()
+                .map(word -> new Option("", Prose.of(word), Prose.EMPTY))
+                .toList();
+        return Optional.of(new SingleChoice(particulars, options, right < 0 ? Set.of() : Set.of(right)));
+    }
+}
