@@ -51,6 +51,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private final WordDocument document = new WordDocument();
     private final Quiz quiz;
     private final boolean keyed;
+    private int sectionsPrinted;
     private final Function<String, Optional<Figure>> figures;
 
     private PrintedTest(Quiz quiz, boolean keyed, Function<String, Optional<Figure>> figures) {
@@ -87,7 +88,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
             Question question = quiz.questions().get(i);
             Particulars particulars = question.particulars();
             if (particulars.section() >= 0 && particulars.section() != section) {
-                section(quiz.sections().get(particulars.section()));
+                sections(particulars.section());
             }
             section = particulars.section();
             if (particulars.stimulus() >= 0 && particulars.stimulus() != passage) {
@@ -96,6 +97,9 @@ public final class PrintedTest implements Question.Cases<Boolean> {
             passage = particulars.stimulus();
             question(question, i);
         }
+        if (sectionsPrinted < quiz.sections().size()) {
+            sections(quiz.sections().size() - 1);
+        }
         document.write(out);
     }
 
@@ -103,6 +107,15 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         document.begin(new WordDocument.Look("", indent, false, 0))
                 .run(text, Set.of())
                 .end();
+    }
+
+    /** Prints the head of a section, before it those of earlier ones that have no question. */
+    private void sections(int last) {
+        for (int i = sectionsPrinted; i < last; i++) {
+            section(quiz.sections().get(i));
+        }
+        section(quiz.sections().get(last));
+        sectionsPrinted = Math.max(sectionsPrinted, last + 1);
     }
 
     private void section(Section section) {
@@ -159,7 +172,11 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     private void question(Question question, int place) {
         Particulars particulars = question.particulars();
-        document.begin(new WordDocument.Look("", 0, true, 200)).run(label(question, place), Set.of());
+        boolean bankFirst = isBankFirst(question);
+        if (bankFirst) {
+            line(String.join("     ", ((GapMatch) question).words()), INDENT);
+        }
+        document.begin(new WordDocument.Look("", 0, true, 200)).run(bankFirst ? "" : label(question, place), Set.of());
         Prose stem = particulars.stem();
         int firstLine = question instanceof GapMatch ? stem.typed().indexOf('\n') : -1;
         prose(firstLine < 0 ? stem : stem.cut(0, firstLine));
@@ -176,6 +193,13 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         if (!particulars.hint().isEmpty()) {
             said("Hint: ", particulars.hint());
         }
+    }
+
+    /** A gapped text without an instruction of its own has its words above it, below what the section says. */
+    private static boolean isBankFirst(Question question) {
+        return question instanceof GapMatch gaps
+                && gaps.particulars().number().isEmpty()
+                && gaps.particulars().stem().typed().indexOf('\n') < 0;
     }
 
     private void said(String word, Prose text) {
@@ -352,7 +376,9 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     @Override
     public Boolean gapMatch(GapMatch gaps) {
-        line(String.join("     ", gaps.words()), INDENT);
+        if (!isBankFirst(gaps)) {
+            line(String.join("     ", gaps.words()), INDENT);
+        }
         Prose stem = gaps.particulars().stem();
         int firstLine = stem.typed().indexOf('\n');
         if (firstLine >= 0) {

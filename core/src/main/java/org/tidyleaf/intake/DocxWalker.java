@@ -7,6 +7,7 @@ import java.util.Set;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Layout;
 import org.tidyleaf.source.Place;
 import org.w3c.dom.Element;
 
@@ -26,6 +27,7 @@ final class DocxWalker {
     private final StringBuilder hidden = new StringBuilder();
     private Place place = Place.BODY;
     private Optional<Cell> cell = Optional.empty();
+    private boolean inHeadRow;
     private int tables;
     private int depth;
 
@@ -72,6 +74,7 @@ final class DocxWalker {
         for (Element tableRow : rows(table)) {
             List<Element> cells = cells(tableRow);
             int columns = cells.size();
+            inHeadRow = isHeadRow(tableRow);
             for (int column = 0; column < columns; column++) {
                 cell = Optional.of(new Cell(number, row, column, columns));
                 blocks(cells.get(column));
@@ -79,6 +82,14 @@ final class DocxWalker {
             row++;
         }
         cell = outer;
+        inHeadRow = false;
+    }
+
+    /** A row that is printed again on each page heads the table (ECMA-376-1, 17.4.78 tblHeader). */
+    private static boolean isHeadRow(Element row) {
+        return named(row, "trPr").stream()
+                .flatMap(properties -> named(properties, "tblHeader").stream())
+                .anyMatch(head -> !List.of("0", "false", "off").contains(Xml.attribute(head, "val")));
     }
 
     private static List<Element> rows(Element table) {
@@ -117,7 +128,8 @@ final class DocxWalker {
     }
 
     private void endLine(ParagraphFormat format) {
-        lines.end(format.indent(), styles.name(format.style()), place, cell, format.centered());
+        String style = inHeadRow ? Layout.TABLE_HEAD : styles.name(format.style());
+        lines.end(format.indent(), style, place, cell, format.centered());
     }
 
     private void flushHidden(ParagraphFormat format) {

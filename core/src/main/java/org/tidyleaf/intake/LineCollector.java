@@ -15,6 +15,9 @@ import org.tidyleaf.source.Span;
 
 /** Gathers the lines of one document while a format walks through it, and numbers them. One per call, not shared. */
 final class LineCollector {
+    /** One typed space, in twentieths of a point, in a usual face. */
+    private static final int SPACE_WIDTH = 60;
+
     private final List<Line> lines = new ArrayList<>();
     private final StringBuilder text = new StringBuilder();
     private final List<Span> spans = new ArrayList<>();
@@ -30,12 +33,22 @@ final class LineCollector {
         }
     }
 
-    void append(String part, Set<Emphasis> emphasis, String color) {
+    void append(String written, Set<Emphasis> emphasis, String color) {
+        String part = plain(written);
         int from = text.length();
         text.append(part);
         if (!emphasis.isEmpty() && !part.isEmpty()) {
             spans.add(new Span(from, text.length(), emphasis, color, ""));
         }
+    }
+
+    /** Spaces that must not break are spaces; signs that only say where a line may break are nothing to read. */
+    private static String plain(String written) {
+        boolean odd = written.chars().anyMatch(c -> c >= 0xA0 && (c <= 0xAD || c >= 0x2000));
+        return odd
+                ? written.replaceAll("[\u00a0\u2002-\u200a\u202f\u205f]", " ")
+                        .replaceAll("[\u00ad\u200b\u2060\ufeff]", "")
+                : written;
     }
 
     void figure(String id) {
@@ -51,17 +64,44 @@ final class LineCollector {
             length--;
         }
         text.setLength(length);
+        int pushed = dropLeadingBlanks();
         if (text.toString().isBlank()) {
             emptyBefore++;
         } else {
-            Layout layout = new Layout(indent, emptyBefore, style, place, cell, centered, Optional.ofNullable(box));
-            lines.add(new Line(lines.size() + 1, text.toString(), labelEnd, cut(length), layout));
+            Layout layout =
+                    new Layout(indent + pushed, emptyBefore, style, place, cell, centered, Optional.ofNullable(box));
+            lines.add(new Line(lines.size() + 1, text.toString(), labelEnd, cut(text.length()), layout));
             emptyBefore = 0;
         }
         text.setLength(0);
         spans.clear();
         labelEnd = 0;
         box = null;
+    }
+
+    /** Blanks typed to push a line in are its indent and no part of its text. */
+    private int dropLeadingBlanks() {
+        int blanks = 0;
+        while (labelEnd == 0 && blanks < text.length() && Character.isWhitespace(text.charAt(blanks))) {
+            blanks++;
+        }
+        if (blanks == 0 || blanks == text.length()) {
+            return 0;
+        }
+        int dropped = blanks;
+        text.delete(0, dropped);
+        List<Span> moved = spans.stream()
+                .filter(span -> span.to() > dropped)
+                .map(span -> new Span(
+                        Math.max(0, span.from() - dropped),
+                        span.to() - dropped,
+                        span.emphasis(),
+                        span.color(),
+                        span.figure()))
+                .toList();
+        spans.clear();
+        spans.addAll(moved);
+        return dropped * SPACE_WIDTH;
     }
 
     /** Says where the line, or its next part, stands on its page. */

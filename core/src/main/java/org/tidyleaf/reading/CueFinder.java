@@ -55,6 +55,9 @@ final class CueFinder {
             Vocabulary.pattern("(?:" + WORDS.either("fill") + "\\s*:\\s*(?:/\\s*\\d+)?\\s*){1,6}");
     private static final Pattern RULE = Pattern.compile(
             "[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}.{0,40}?[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}|[~=*\\-\u2013\u2014#|+]{2,}");
+    /** A bullet whose own line is empty: a list within it goes on below. */
+    private static final Pattern LONE_BULLET = Pattern.compile("[\u2022\u25e6\u25aa\u25cf\u2043\u00b7\u2013-]");
+
     /** A rule to write on, with a unit behind it perhaps. */
     private static final Pattern WRITING = Pattern.compile("(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}|\\[\\s{5,}]");
 
@@ -270,7 +273,10 @@ final class CueFinder {
                         && TYPE_HEAD.matcher(text).matches());
         add(traits, Trait.TEST_WORD, text.length() < SHORT * 2 && WORDS.mentions(words, "test_word"));
         add(traits, Trait.SCHOOL_WORD, text.length() < SHORT && WORDS.mentions(words, "school_word"));
-        add(traits, Trait.RULE, RULE.matcher(text).matches());
+        add(
+                traits,
+                Trait.RULE,
+                RULE.matcher(text).matches() || LONE_BULLET.matcher(text).matches());
         add(traits, Trait.WRITING_LINE, WRITING.matcher(text).matches());
         add(
                 traits,

@@ -227,7 +227,9 @@ final class DraftMaker {
         String number = isNumberCell(index)
                 ? cues.text().replaceAll("[.):]$", "")
                 : stemLabel(cues).map(Label::printed).orElse("");
-        Draft draft = new Draft(id, number, sections.size() - 1);
+        // A question that heads a group of its own belongs to none above it.
+        boolean ownGroup = habits.headings().contains(index) && headLabel(index).isPresent();
+        Draft draft = new Draft(id, number, ownGroup ? -1 : sections.size() - 1);
         draft.points = pointsOfNext.or(() -> pointsEach);
         pointsOfNext = Optional.empty();
         draft.inSequence = habits.chained().contains(index);

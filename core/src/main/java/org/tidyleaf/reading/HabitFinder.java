@@ -44,7 +44,9 @@ final class HabitFinder {
     static Habits find(List<Cues> all, Set<Integer> without, Set<Integer> inBlocks) {
         Map<String, List<Seen>> series = series(all, without);
         Map<String, List<Seen>> chains = new TreeMap<>();
-        series.forEach((shape, seen) -> questionSeries(seen).ifPresent(members -> chains.put(shape, members)));
+        Set<Integer> listed = new HashSet<>();
+        series.forEach((shape, seen) -> questionSeries(seen)
+                .ifPresent(members -> chains.put(shape, withoutStatementsBelow(all, members, listed))));
         withoutStrayCodes(chains);
         Set<Integer> worded = withoutHeads(all, series, chains);
         Set<Integer> numbered = new HashSet<>();
@@ -80,6 +82,7 @@ final class HabitFinder {
                 Map.copyOf(options),
                 Set.copyOf(chained),
                 Set.copyOf(headings),
+                Set.copyOf(listed),
                 hasBarePoints(all, options, without),
                 hasMarginKey(all, chained, stems));
     }
@@ -103,6 +106,35 @@ final class HabitFinder {
             }
         }
         return Set.of();
+    }
+
+    /**
+     * "5. Which are true? / 1. … / 2. … / 3. … / a) only 1": a run that begins anew right below a question and ends right
+     * above lettered options is a list of statements, though it is numbered like the questions.
+     */
+    private static List<Seen> withoutStatementsBelow(List<Cues> all, List<Seen> members, Set<Integer> listed) {
+        List<Seen> kept = new ArrayList<>(members);
+        for (int first = members.size() - 1; first > 0; first--) {
+            if (members.get(first).label().ordinal() != 1) {
+                continue;
+            }
+            int last = first;
+            while (last + 1 < members.size()
+                    && members.get(last + 1).label().ordinal()
+                            == members.get(last).label().ordinal() + 1) {
+                last++;
+            }
+            boolean close = members.get(last).piece() - members.get(first - 1).piece() == last - first + 1;
+            int below = members.get(last).piece() + 1;
+            boolean options = below < all.size()
+                    && all.get(below).labels().stream()
+                            .anyMatch(label -> label.ordinal() == 1 && label.kind() != Label.Kind.NUMBER);
+            if (last > first && close && options) {
+                kept.removeAll(members.subList(first, last + 1));
+                members.subList(first, last + 1).forEach(seen -> listed.add(seen.piece()));
+            }
+        }
+        return kept;
     }
 
     private static boolean asks(List<Cues> all, int piece) {

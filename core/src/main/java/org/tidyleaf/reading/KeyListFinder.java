@@ -49,6 +49,9 @@ final class KeyListFinder {
     /** A key in one line stands so near to the end. */
     private static final int LAST_LINES = 4;
 
+    /** Shorter answers are whole, whatever stands below them. */
+    private static final int UNFINISHED = 30;
+
     private static final int SEVERAL = 3;
 
     private static final Pattern OF_PART = Pattern.compile("[(\\[]([a-h])[)\\]]\\s+(\\S.*)");
@@ -187,6 +190,10 @@ final class KeyListFinder {
         }
         boolean onlyNumbers = numberRow.length > 0 && numberPiece == piece;
         if (items.size() == before && !onlyNumbers && isPart(text, cues.line().number())) {
+            taken.add(piece);
+            return;
+        }
+        if (items.size() == before && !onlyNumbers && goesOn(piece, text)) {
             taken.add(piece);
             return;
         }
@@ -371,6 +378,26 @@ final class KeyListFinder {
         }
         items.add(new KeyList.Item(heading, digits + part.group(1), part.group(2), line));
         return true;
+    }
+
+    /** "… so that inside and" breaks within a sentence: the line below ends the answer. */
+    private boolean goesOn(int piece, String text) {
+        boolean below =
+                !items.isEmpty() && taken.contains(piece - 1) && all.get(piece).spaceBefore() == 0;
+        if (!below
+                || text.isEmpty()
+                || !Character.isLowerCase(text.charAt(0))
+                || NUMBER.matcher(text).lookingAt()) {
+            return false;
+        }
+        KeyList.Item open = items.get(items.size() - 1);
+        boolean unfinished = open.text().length() > UNFINISHED && !open.text().matches(".*[.!?]");
+        if (unfinished) {
+            items.set(
+                    items.size() - 1,
+                    new KeyList.Item(open.heading(), open.number(), open.text() + " " + text, open.line()));
+        }
+        return unfinished;
     }
 
     private void add(String number, String answer, int line) {

@@ -26,7 +26,7 @@ final class LabelFinder {
             Vocabulary.pattern("(?!no\\b)" + Vocabulary.ALL.either("question") + "\\s?:\\s*(?=\\S)");
     /** "Bonus:", "Extra question (2 points)": one more that the numbers leave out. */
     private static final Pattern BONUS = Vocabulary.pattern("(" + Vocabulary.ALL.either("bonus") + ")(?:\\s+"
-            + Vocabulary.ALL.either("question") + ")?\\s*(?::\\s*|(?=\\(\\d))");
+            + Vocabulary.ALL.either("question") + ")?\\s*(?:[:.]\\s+|(?=\\(\\d))");
 
     private static final Pattern NUMBER_WORD = Vocabulary.pattern(
             Vocabulary.ALL.either("question") + "\\s+(" + Vocabulary.ALL.either("numbers") + ")\\b[.:)]?(?:\\s+|$)");

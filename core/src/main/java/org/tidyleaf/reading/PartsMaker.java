@@ -128,12 +128,16 @@ final class PartsMaker {
                         .cell()
                         .filter(cell -> cell.row() == 0)
                         .isPresent()
-                && pairs.get(heads).is(Cues.Trait.BOLD)) {
+                && isHead(pairs.get(heads))) {
             heads++;
         }
         List<Cues> rest = pairs.subList(heads, pairs.size());
-        boolean named = heads == 2 && rest.stream().noneMatch(cues -> cues.is(Cues.Trait.BOLD));
+        boolean named = heads == 2 && rest.stream().noneMatch(PartsMaker::isHead);
         return named ? rest : pairs;
+    }
+
+    private static boolean isHead(Cues cues) {
+        return cues.is(Cues.Trait.BOLD) || cues.line().layout().isTableHead();
     }
 
     private static List<Integer> straight(int size) {

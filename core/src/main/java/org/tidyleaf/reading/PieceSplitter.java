@@ -21,6 +21,16 @@ final class PieceSplitter {
     private static final Pattern BOX = Pattern.compile(
             "(?<=^|\\s)(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[[ xX]?]|\\([ xX]\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
+    private static final Pattern ANSWER_BEHIND = Vocabulary.pattern("((?<=[.?!:_\u2026)])\\s+|\\s{2,}|\\s)([(\\[]?"
+            + Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*\\S)");
+
+    /** A line that announces what it says is of one piece. */
+    private static final Pattern ANNOUNCED = Vocabulary.pattern(
+            "\\W*" + Vocabulary.ALL.either("answer", "model", "feedback", "hint", "label", "list") + "\\s*[:=(]");
+
+    /** Behind a number alone an answer is one of a list. */
+    private static final Pattern NUMBER_ONLY = Pattern.compile("[^\\p{L}_\u2026]*|\\W*\\p{L}+\\s*\\d+\\W*");
+
     private PieceSplitter() {}
 
     static List<Piece> split(Source source) {
@@ -67,7 +77,34 @@ final class PieceSplitter {
         if (best.isEmpty()) {
             best = numbers(text);
         }
-        return best.isEmpty() ? boxes(text) : best;
+        return withAnswer(line, best.isEmpty() ? boxes(text) : best);
+    }
+
+    /** "… try ______. Answer: square": the answer behind the question on its own line is a part by itself. */
+    private static List<Integer> withAnswer(Line line, List<Integer> cuts) {
+        String text = line.text();
+        Matcher answer = ANSWER_BEHIND.matcher(text);
+        int last = cuts.isEmpty() ? 0 : cuts.get(cuts.size() - 1);
+        boolean found = !ANNOUNCED.matcher(text).lookingAt() && answer.find(last);
+        while (found && !isApart(line, answer)) {
+            found = answer.find();
+        }
+        if (!found || NUMBER_ONLY.matcher(text.substring(0, answer.start())).matches()) {
+            return cuts;
+        }
+        List<Integer> all = new ArrayList<>(cuts);
+        all.add(answer.start(2));
+        return all;
+    }
+
+    /** Behind the end of a sentence, a wide space, or where the type changes. */
+    private static boolean isApart(Line line, Matcher answer) {
+        int at = answer.start(2);
+        String before = line.text().substring(0, answer.start());
+        boolean ends = before.matches("(?s).*[.?!:_\u2026)]");
+        boolean changes = line.spans().stream()
+                .anyMatch(span -> span.from() == at && span.figure().isEmpty());
+        return ends || changes || answer.group(1).length() > 1;
     }
 
     /** "1) north      2) south      3) east" from the line's beginning on, wide spaces between. */

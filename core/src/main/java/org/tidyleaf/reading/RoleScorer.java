@@ -212,7 +212,7 @@ final class RoleScorer {
         if (isNextStem(index) || loneHeads.contains(index)) {
             fit += SURE;
         } else if (habits.numbersStems()) {
-            fit -= hasStemLabel(cues) ? SLIGHT : CLEAR + SLIGHT;
+            fit -= habits.listed().contains(index) ? SURE : hasStemLabel(cues) ? SLIGHT : CLEAR + SLIGHT;
         } else {
             fit += cues.spaceBefore() > 0 ? LEANING : -CLEAR;
             fit += cues.is(Trait.GAP) ? LEANING : 0;
@@ -248,6 +248,7 @@ final class RoleScorer {
         fit += onlyNumber ? CLEAR : 0;
         fit += flow(cues, before) + (cues.is(Trait.TABULAR) ? LEANING : 0);
         fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;
+        fit += habits.listed().contains(index) ? CLEAR : 0;
         fit -= cues.spaceBefore() > 0 ? LEANING : 0;
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;

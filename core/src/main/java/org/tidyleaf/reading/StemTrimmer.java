@@ -166,7 +166,7 @@ final class StemTrimmer {
         String text = source.text(segment);
         Optional<PointsFinder.Found> found = PointsFinder.beside(text)
                 .or(() -> barePoints
-                        ? PointsFinder.bareBeside(text).filter(points -> points.from() > 0)
+                        ? PointsFinder.bareBeside(text).filter(points -> points.from() > 0 || !draft.stem.isEmpty())
                         : Optional.empty());
         found.ifPresent(points -> draft.points = Optional.of(points.points()));
         return found.map(points -> points.from() == 0

@@ -23,6 +23,14 @@ public record Layout(
         boolean centered,
         Optional<Box> box) {
 
+    /** The style that cells of a table's head rows are given. */
+    public static final String TABLE_HEAD = "Table Heading";
+
+    /** Whether it is a table's column head by its style. */
+    public boolean isTableHead() {
+        return cell.isPresent() && style.equalsIgnoreCase(TABLE_HEAD);
+    }
+
     public static Layout plain(int indent, int spaceBefore) {
         return new Layout(indent, spaceBefore, "", Place.BODY, Optional.empty(), false, Optional.empty());
     }
