@@ -37,14 +37,14 @@ final class AnswerParser {
         if (!byText.isEmpty()) {
             return byText;
         }
-        if (LETTERS.matcher(answer).matches()) {
-            return byLetters(answer, labels);
-        }
+        boolean letters = LETTERS.matcher(answer).matches();
+        Set<Integer> byLetters = letters ? byLetters(answer, labels) : Set.of();
         Matcher both = LETTER_AND_TEXT.matcher(answer);
-        if (both.matches()) {
+        if (byLetters.isEmpty() && both.matches()) {
+            // "B. 10" looks like two letters until the second proves to be no label.
             return byLetters(both.group(1), labels);
         }
-        return bySeveralTexts(answer, texts);
+        return letters ? byLetters : bySeveralTexts(answer, texts);
     }
 
     private static Set<Integer> byText(String answer, List<String> texts) {

@@ -136,6 +136,11 @@ final class BlockFinder {
         if (!table.isEmpty()) {
             boolean twoColumns =
                     table.stream().allMatch(piece -> cell(piece).orElseThrow().column() < 2);
+            if (!twoColumns && isLabelledPairs(table)) {
+                table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
+                lead(from - 1);
+                return;
+            }
             if (twoColumns && table.size() >= 4) {
                 table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
                 lead(from - 1);
@@ -156,6 +161,15 @@ final class BlockFinder {
             found.put(i, Blocks.Kind.PAIR);
         }
         lead(from - 1);
+    }
+
+    /** Four columns: numbers and what they number, letters and what they letter. */
+    private boolean isLabelledPairs(List<Integer> table) {
+        return table.size() >= 8
+                && table.stream().allMatch(piece -> cell(piece).orElseThrow().columns() == 4)
+                && table.stream()
+                        .filter(piece -> cell(piece).orElseThrow().column() % 2 == 0)
+                        .allMatch(piece -> all.get(piece).text().matches("[(]?(?:\\d{1,2}|[A-Za-z]|[ivx]{1,4})[.)]?"));
     }
 
     /** What stands right above the pairs asks for them, unless it heads a section. */

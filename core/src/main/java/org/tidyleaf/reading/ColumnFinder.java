@@ -24,6 +24,8 @@ final class ColumnFinder {
             Vocabulary.pattern("(?:no|nr|n\u00b0|n\u00ba|num|number|nummer|id|code|#)\\W*|#");
     private static final Pattern STEM_HEAD = Vocabulary.pattern("(?:stem|statement|prompt|text|question text)\\W*");
 
+    private static final int FEWEST_ROWS = 2;
+
     private ColumnFinder() {}
 
     static Columns find(List<Cues> all) {
@@ -73,7 +75,45 @@ final class ColumnFinder {
                 return;
             }
             if (row.getKey() > LAST_HEAD_ROW) {
+                break;
+            }
+        }
+        byContents(all, rows, uses);
+    }
+
+    /** Without heads: a column of numbers that count on, one of statements, and perhaps one of judgements. */
+    private static void byContents(
+            List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
+        if (rows.size() < FEWEST_ROWS) {
+            return;
+        }
+        int last = -1;
+        int judged = 0;
+        for (Map<Integer, Integer> row : rows.values()) {
+            boolean shaped = row.containsKey(0)
+                    && row.containsKey(1)
+                    && row.size() <= 3
+                    && all.get(row.get(0)).line().layout().cell().orElseThrow().columns() == 3
+                    && all.get(row.get(1)).text().contains(" ");
+            String number = shaped ? all.get(row.get(0)).text().replaceAll("[.)]$", "") : "";
+            if (!number.matches("\\d{1,3}") || last >= 0 && Integer.parseInt(number) != last + 1) {
                 return;
+            }
+            last = Integer.parseInt(number);
+            judged += row.containsKey(2)
+                            && AnswerParser.judgement(all.get(row.get(2)).text())
+                                    .isPresent()
+                    ? 1
+                    : 0;
+        }
+        boolean blank = rows.values().stream().noneMatch(row -> row.containsKey(2));
+        if (judged == rows.size() || blank) {
+            for (Map<Integer, Integer> row : rows.values()) {
+                uses.put(row.get(0), new Columns.Use(Columns.Kind.NUMBER, "", true));
+                uses.put(row.get(1), new Columns.Use(Columns.Kind.QUESTION, "", false));
+                if (!blank) {
+                    uses.put(row.get(2), new Columns.Use(Columns.Kind.ANSWER, "", false));
+                }
             }
         }
     }

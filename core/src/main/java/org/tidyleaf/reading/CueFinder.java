@@ -75,6 +75,7 @@ final class CueFinder {
     private static final Pattern PASSAGE = Vocabulary.pattern("\\b" + WORDS.either("passage") + "\\b");
     private static final Pattern RANGE =
             Vocabulary.pattern(".*?\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + WORDS.either("to") + ")\\s*(\\d{1,3})\\b.*");
+    private static final Pattern FAREWELL = Vocabulary.pattern("\\W{0,8}" + WORDS.either("farewell") + "\\b.*");
     private static final Pattern END = Vocabulary.pattern("\\W{0,8}" + WORDS.either("end") + "\\b.*");
     private static final Pattern LEAD =
             Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "list", "model", "feedback", "hint", "label") + ")"
@@ -105,6 +106,8 @@ final class CueFinder {
         }
         markLoneJudgements(all);
         BareLetters.label(all);
+        BareNumbers.label(all);
+        ListedOptions.label(all);
         LabelLines.mark(all);
         return all;
     }
@@ -301,8 +304,11 @@ final class CueFinder {
                 traits,
                 Trait.END_WORD,
                 text.length() < SHORT
-                        && WORDS.mentions(words, "end")
-                        && END.matcher(text).matches());
+                                && WORDS.mentions(words, "end")
+                                && END.matcher(text).matches()
+                        || text.length() < LONG
+                                && WORDS.mentions(words, "farewell")
+                                && FAREWELL.matcher(text).matches());
         add(traits, Trait.JUDGEMENT_WORD, words.size() <= 2 && isJudgement(text));
         add(traits, Trait.QUESTION_MARK, text.endsWith("?"));
         add(traits, Trait.COLON, text.endsWith(":"));

@@ -14,6 +14,7 @@ final class GapParser {
     static final String FILLED = "_{3,}(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{3,}";
 
     private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:](?!\\d)\\s*");
+    private static final Pattern LETTERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?[a-h][)\\].:]\\s+");
     private static final String OTHER_SPELLING =
             "\\s*(?:/|;|\\||(?<=\\s)(?-i:" + Vocabulary.ALL.either("and") + ")(?=\\s))\\s*";
 
@@ -57,7 +58,8 @@ final class GapParser {
     }
 
     private static List<String> parts(String text, int gaps) {
-        Matcher matcher = NUMBERED.matcher(text);
+        Matcher numbers = NUMBERED.matcher(text);
+        Matcher matcher = numbers.reset().find() ? numbers.reset() : LETTERED.matcher(text);
         List<String> parts = new ArrayList<>();
         int from = -1;
         while (matcher.find()) {

@@ -22,15 +22,21 @@ final class KeyListFinder {
     private static final Pattern HEADING =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*)?");
 
+    private static final Pattern COLUMN_HEAD =
+            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list", "answer") + "\\W*");
+
     /** A key file's title names the test too. */
     private static final Pattern FILE_HEADING = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*|[-\u2013\u2014:].{0,80})?");
+
+    private static final Pattern BEFORE_NUMBERS =
+            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list") + "\\W*\\s(?=[(]?\\d{1,3}\\W?\\s?[A-Z]\\b)");
 
     private static final Pattern RUN =
             Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
     private static final Pattern NUMBER = Pattern.compile(
             "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
-                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[.):=/](?!\\d\\d?\\s?\\p{L})|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?=(?-i:[A-Z]\\b)))\\s*",
+                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?=(?-i:[A-Z]\\b)))\\s*",
             Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
 
     /** "1b 2a 3c": a number and a letter, nothing else. */
@@ -88,13 +94,54 @@ final class KeyListFinder {
                 }
             }
         }
-        return inOneLine(all, blocks);
+        return inTable(all, blocks).or(() -> inOneLine(all, blocks)).orElse(KeyList.NONE);
+    }
+
+    /** A last table of numbers and answers, in rows or in columns, the answers under or behind their name. */
+    private static Optional<KeyList> inTable(List<Cues> all, Blocks blocks) {
+        List<Integer> pieces = new ArrayList<>();
+        int at = all.size() - 1;
+        while (at >= 0 && all.get(at).is(Cues.Trait.OFF_BODY)) {
+            at--;
+        }
+        Optional<Integer> table =
+                at < 0 ? Optional.empty() : all.get(at).line().layout().cell().map(Cell::table);
+        for (;
+                at > 0
+                        && table.isPresent()
+                        && all.get(at).line().layout().cell().map(Cell::table).equals(table);
+                at--) {
+            pieces.add(0, at);
+        }
+        boolean named = pieces.stream().anyMatch(piece -> {
+            Cues cues = all.get(piece);
+            return cues.line().layout().cell().orElseThrow().column() == 0
+                    && HEADING.matcher(cues.text()).matches();
+        });
+        boolean headed = pieces.stream().anyMatch(piece -> {
+            Cues cues = all.get(piece);
+            return cues.line().layout().cell().orElseThrow().row() == 0
+                    && COLUMN_HEAD.matcher(cues.text()).matches();
+        });
+        KeyListFinder finder = new KeyListFinder(all);
+        if (named || headed) {
+            finder.table(pieces);
+        }
+        boolean answers =
+                named ? finder.items.size() >= SEVERAL : answersAll(all.subList(0, at + 1), -1, finder.items, blocks);
+        return answers
+                ? Optional.of(new KeyList(List.copyOf(finder.items), Set.copyOf(finder.taken), KeySource.ANSWER_LIST))
+                : Optional.empty();
     }
 
     /** "Key: 1B 2A; 7 wax" below the last question: more answers than one question could want. */
-    private static KeyList inOneLine(List<Cues> all, Blocks blocks) {
+    private static Optional<KeyList> inOneLine(List<Cues> all, Blocks blocks) {
         for (int i = all.size() - 1; i > 0 && i >= all.size() - LAST_LINES; i--) {
-            Optional<Cues.Lead> lead = all.get(i).lead().filter(l -> l.announces() == Cues.Announces.KEY);
+            Cues cuesAt = all.get(i);
+            Optional<Cues.Lead> lead = all.get(i)
+                    .lead()
+                    .filter(l -> l.announces() == Cues.Announces.KEY)
+                    .or(() -> withoutColon(cuesAt));
             if (lead.isPresent()) {
                 KeyListFinder finder = new KeyListFinder(all);
                 Cues cues = all.get(i);
@@ -111,11 +158,19 @@ final class KeyListFinder {
                 if (first
                         && finder.items.size() > Math.max(2, gapsAbove(all, i))
                         && answersAll(all, i, finder.items, blocks)) {
-                    return new KeyList(List.copyOf(finder.items), Set.of(i), KeySource.ANSWER_LIST);
+                    return Optional.of(new KeyList(List.copyOf(finder.items), Set.of(i), KeySource.ANSWER_LIST));
                 }
             }
         }
-        return KeyList.NONE;
+        return Optional.empty();
+    }
+
+    /** "Answers 1B 2C 3A" needs no colon. */
+    private static Optional<Cues.Lead> withoutColon(Cues cues) {
+        Matcher matcher = BEFORE_NUMBERS
+                .matcher(cues.line().text())
+                .region(cues.piece().segment().from(), cues.piece().segment().to());
+        return matcher.lookingAt() ? Optional.of(new Cues.Lead(Cues.Announces.KEY, matcher.end())) : Optional.empty();
     }
 
     /** Whether the list has answers for several numbers of questions, the numbers of pairs aside. */
@@ -297,7 +352,9 @@ final class KeyListFinder {
             int value = Integer.parseInt(matcher.group(1));
             boolean next = from < 0
                     ? matcher.start() == 0
-                    : value == last + 1 || value == last && !matcher.group(2).isEmpty();
+                    : value == last + 1
+                            || value == last && !matcher.group(2).isEmpty()
+                            || value > last && isApartInList(text, matcher);
             if (next) {
                 if (from >= 0) {
                     add(number, text.substring(from, matcher.start()), line);
@@ -310,6 +367,12 @@ final class KeyListFinder {
         if (from >= 0) {
             add(number, text.substring(from), line);
         }
+    }
+
+    /** "2 b, 5 wax": behind a comma a larger number with a word behind it is one whose neighbours have no answer here. */
+    private static boolean isApartInList(String text, Matcher number) {
+        boolean behindComma = text.substring(0, number.start()).stripTrailing().matches("(?s).*[,;]");
+        return behindComma && text.substring(number.end()).matches("(?s)[^,;\\d]*\\p{L}.*");
     }
 
     private void table(List<Integer> pieces) {

@@ -10,7 +10,7 @@ import org.tidyleaf.question.NumericEntry;
 final class NumberParser {
 
     private static final String NUMBER =
-            "([-\u2212\u2013+]?\\d{1,3}(?:[ \u00a0\u202f]\\d{3})+(?:[.,]\\d+)?|[-\u2212\u2013+]?\\d+(?:[.,]\\d+)?)";
+            "([-\u2212\u2013+]?\\d{1,3}(?:[ \u00a0\u202f]\\d{3})+(?:[.,]\\d+)?|[1-9]\\d{0,2}(?:,\\d{3})+(?:[.]\\d+)?|[-\u2212\u2013+]?\\d+(?:[.,]\\d+)?)";
     private static final Pattern KEY = Pattern.compile("\\s*" + NUMBER
             + "\\s*([^\\d\\s,;(\u00b1+][^\\d,;(\u00b1]{0,24}?(?:(?<=\\p{L})[23])?)?\\s*"
             + "(?:[,;(]?\\s*(?:\u00b1|\\+/-|\\+-|tolerance:?|toleranz:?|tol\\.?)\\s*" + NUMBER + "[^\\d]{0,10}\\)?"
@@ -39,8 +39,14 @@ final class NumberParser {
         return Optional.of(new NumericEntry.Key(value, tolerance.map(BigDecimal::abs), unit));
     }
 
+    /** "20,000": three digits behind each comma are thousands; nobody gives that many places by chance. */
+    private static String withoutThousands(String text) {
+        return text.matches("\\D?[1-9]\\d{0,2}(?:,\\d{3})+(?:[.]\\d+)?") ? text.replace(",", "") : text;
+    }
+
     private static BigDecimal number(String text) {
-        String plain = text.replaceAll("[ \u00a0\u202f+]", "")
+        String plain = withoutThousands(text)
+                .replaceAll("[ \u00a0\u202f+]", "")
                 .replaceAll("[\u2212\u2013]", "-")
                 .replace(',', '.');
         return new BigDecimal(plain);

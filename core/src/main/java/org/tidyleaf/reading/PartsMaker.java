@@ -28,10 +28,10 @@ final class PartsMaker {
 
     private static final Pattern ORDER_ASKED = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("order") + "\\b.*");
     private static final Pattern SIDE_LABEL = Pattern.compile(
-            "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:[(\\[]?(\\d{1,2}|[A-Za-z])[.):\\]]\\s*|(\\d{1,2}|[A-Za-z])\\s+)");
+            "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:[(\\[]?(\\d{1,2}|[A-Za-z]|[ivx]{2,4})[.):\\]]\\s*|(\\d{1,2}|[A-Za-z])\\s+)");
     private static final Pattern ROW_LABEL = Pattern.compile("\\s*[(\\[]?(?:[a-z]|\\d{1,2}|[ivx]{1,4})[.):\\]]\\s+");
     private static final Pattern PAIR_KEY =
-            Pattern.compile("(\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
+            Pattern.compile("([ivx]{2,4}|\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
     private static final Pattern TICKED = Pattern.compile("[xX\u2713\u2714\u2611\u2612\u25cf]|\\[[xX]]|\\([xX]\\)");
 
     private final ProseMaker prose;
@@ -78,14 +78,34 @@ final class PartsMaker {
     }
 
     /** One side of the pairs: what is printed before each, its text, and what is written on the blank before it. */
-    private record Side(List<String> labels, List<Prose> texts, List<String> blanks) {}
+    private record Side(List<String> labels, List<Prose> texts, List<String> blanks) {
+
+        /** The same with labels that stand in a column of their own. */
+        Side orAside(List<String> others) {
+            boolean fit = labels.isEmpty() && others.size() == texts.size();
+            return fit
+                    ? new Side(others, texts, others.stream().map(label -> "").toList())
+                    : this;
+        }
+    }
+
+    private static List<String> labels(Draft draft, int column) {
+        return draft.pairs.stream()
+                .filter(cues -> cues.line()
+                        .layout()
+                        .cell()
+                        .filter(cell -> cell.columns() == 4 && cell.column() == column)
+                        .isPresent())
+                .map(cues -> cues.text().replaceAll("[().]", ""))
+                .toList();
+    }
 
     private Match match(Draft draft, Particulars particulars, String said) {
         List<Segment> left = new ArrayList<>();
         List<Segment> right = new ArrayList<>();
         boolean equals = sides(draft, left, right);
-        Side lefts = side(left);
-        Side rights = side(right);
+        Side lefts = side(left).orAside(labels(draft, 0));
+        Side rights = side(right).orAside(labels(draft, 2));
         List<Integer> written = lefts.blanks().stream()
                 .map(letter -> indexOf(rights.labels(), letter))
                 .toList();
@@ -101,7 +121,10 @@ final class PartsMaker {
             Segment segment = cues.piece().segment();
             Optional<Cell> cell = cues.line().layout().cell();
             if (cell.isPresent()) {
-                (cell.get().column() == 0 ? left : right).add(segment);
+                boolean label = cell.get().columns() == 4 && cell.get().column() % 2 == 0;
+                if (!label) {
+                    (cell.get().column() < cell.get().columns() / 2 ? left : right).add(segment);
+                }
                 equals = false;
                 continue;
             }

@@ -47,6 +47,11 @@ final class PieceSplitter {
                 next = line.number() - 1 + block.get().lines();
                 continue;
             }
+            List<Piece> listed = ListedOptions.pieces(line);
+            if (!listed.isEmpty()) {
+                pieces.addAll(listed);
+                continue;
+            }
             int from = 0;
             for (int cut : cuts(line)) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));

@@ -1,8 +1,10 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -36,6 +38,7 @@ final class RoleScorer {
     private final Lessons lessons;
     private final List<Cues> all;
     private final Set<Integer> loneHeads;
+    private final int topHead;
     private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
     private final Map<Cues, Optional<Label>> optionLabels = new IdentityHashMap<>();
 
@@ -43,6 +46,7 @@ final class RoleScorer {
         this.all = all;
         this.habits = habits;
         this.loneHeads = loneHeads(all, habits);
+        this.topHead = topHead(all);
         all.forEach(cues -> {
             stemLabels.put(cues, habits.stemLabel(cues).isPresent());
             optionLabels.put(cues, habits.optionLabel(cues));
@@ -59,7 +63,7 @@ final class RoleScorer {
         double fit = lessons.weight(cues, to.role(), to.more()) + offBody(cues, to);
         return fit
                 + switch (to.role()) {
-                    case TITLE -> title(cues);
+                    case TITLE -> title(index, cues);
                     case SECTION -> section(index, cues, from);
                     case INSTRUCTION -> instruction(index, cues, before, from, to);
                     case STIMULUS -> stimulus(index, cues, before, from, to);
@@ -74,6 +78,23 @@ final class RoleScorer {
                     case ASIDE -> aside(index, cues, from);
                     case PAIR, WORDS, ROW -> -SURE;
                 };
+    }
+
+    /** The only heading of its level, above all others: the document's title; -1 where there is none such. */
+    private static int topHead(List<Cues> all) {
+        List<Integer> heads = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).is(Trait.HEADING)) {
+                heads.add(i);
+            }
+        }
+        boolean alone = heads.size() > 1
+                && heads.stream().skip(1).noneMatch(head -> style(all, head).compareTo(style(all, heads.get(0))) <= 0);
+        return alone ? heads.get(0) : -1;
+    }
+
+    private static String style(List<Cues> all, int place) {
+        return all.get(place).line().layout().style().toLowerCase(Locale.ROOT);
     }
 
     /** "IV. Write an essay on … (6 points)": a head with nothing below it that asks something is the question itself. */
@@ -112,7 +133,7 @@ final class RoleScorer {
         return habits.chained().contains(index);
     }
 
-    private double title(Cues cues) {
+    private double title(int index, Cues cues) {
         // A school's name may stand above the title, but hardly ever in bolder type.
         double fit = cues.line().number() == 1 ? LEANING : -SLIGHT;
         fit += cues.is(Trait.HEADING) ? CLEAR : 0;
@@ -126,7 +147,9 @@ final class RoleScorer {
         fit -= cues.is(Trait.FILL_IN) || cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.SECTION_WORD) ? LEANING : 0;
         fit += cues.is(Trait.TEST_WORD) ? LEANING : 0;
-        fit -= cues.is(Trait.SCHOOL_WORD) && !cues.is(Trait.TEST_WORD) ? CLEAR + LEANING : 0;
+        fit -= cues.is(Trait.SCHOOL_WORD) && !cues.is(Trait.TEST_WORD) ? SURE : 0;
+        fit -= cues.is(Trait.COLON) ? CLEAR : 0;
+        fit += index == topHead ? CLEAR : 0;
         return fit - (hasOwnLabel(cues) ? CLEAR : 0);
     }
 
@@ -150,6 +173,7 @@ final class RoleScorer {
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index, cues)) || cues.is(Trait.GAP) ? CLEAR : 0;
         fit -= cues.is(Trait.PASSAGE_HEAD) ? SURE : 0;
         fit -= loneHeads.contains(index) ? 2 * SURE : 0;
+        fit -= index == topHead ? SURE : 0;
         fit -= cues.is(Trait.TEST_WORD) && from.option() == Step.BEFORE_TITLE ? CLEAR + LEANING : 0;
         fit -= cues.is(Trait.LONG) ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FILL_IN) || cues.is(Trait.END_WORD) ? CLEAR : 0;

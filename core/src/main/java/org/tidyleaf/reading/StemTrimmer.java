@@ -52,9 +52,12 @@ final class StemTrimmer {
             Pattern.compile("(?<=[.!])\\s*[(\\[](T|F|True|False|TRUE|FALSE)[)\\]]\\s*$");
 
     private static final Pattern DIFFICULTY =
-            Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty") + "\\s*[)\\]]\\s*");
+            Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty", "type_head") + "\\s*[)\\]]\\s*");
 
     private static final Pattern DASH = Pattern.compile("\\s*[\u2013\u2014:-]\\s+(?=\\S)");
+    private static final Pattern WORD_BEFORE = Vocabulary.pattern(Vocabulary.ALL.either("stem") + "\\s*:\\s+(?=\\S)");
+    private static final Pattern SAID_BEFORE = Pattern.compile(
+            "(?:[(\\[]\\s*(\\p{Lu}\\p{L}{0,6})\\s*[)\\]]|[TVRWJP]\\s?/\\s?[FOWN])\\s+(?=[\\p{Lu}\u00bf])");
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
 
     private final Source source;
@@ -83,7 +86,7 @@ final class StemTrimmer {
             rest = withoutDifficulty(rest);
             rest = withoutPoints(draft, rest);
             rest = withoutJudgement(draft, rest);
-            rest = draft.stem.isEmpty() ? withoutDash(rest) : rest;
+            rest = draft.stem.isEmpty() ? withoutLead(draft, withoutDash(rest)) : rest;
         }
         Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
         if (blank.find()) {
@@ -179,6 +182,27 @@ final class StemTrimmer {
     private Segment withoutDash(Segment segment) {
         Matcher dash = DASH.matcher(source.text(segment));
         return dash.lookingAt() ? new Segment(segment.line(), segment.from() + dash.end(), segment.to()) : segment;
+    }
+
+    /** "STEM: …", "T/F …", "( F ) …": what stands before the text and is no part of it. */
+    private Segment withoutLead(Draft draft, Segment segment) {
+        Matcher word = WORD_BEFORE.matcher(source.text(segment));
+        if (word.lookingAt()) {
+            return new Segment(segment.line(), segment.from() + word.end(), segment.to());
+        }
+        Matcher said = SAID_BEFORE.matcher(source.text(segment));
+        boolean judged = draft.judgement.isEmpty()
+                && said.lookingAt()
+                && (said.group(1) == null
+                        || AnswerParser.judgement(said.group(1)).isPresent());
+        if (!judged) {
+            return segment;
+        }
+        draft.judgement = List.of("True", "False");
+        if (said.group(1) != null) {
+            draft.judgementMarked = AnswerParser.judgement(said.group(1));
+        }
+        return new Segment(segment.line(), segment.from() + said.end(), segment.to());
     }
 
     private Segment withoutJudgement(Draft draft, Segment segment) {

@@ -1,0 +1,74 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Segment;
+
+/** "Options: oak, pine, spruce": all options on one line behind the word for them. */
+final class ListedOptions {
+
+    /** What labels of such options share. */
+    static final String SHAPE = "listed";
+
+    private static final Pattern LIST =
+            Vocabulary.pattern("\\s*" + Vocabulary.ALL.either("options") + "\\s*:\\s*(?=\\S)");
+
+    private static final List<String> SEPARATORS = List.of("\\s*;\\s*", "\\s*\\|\\s*", "\\s+/\\s+", "\\s*,\\s*");
+
+    private ListedOptions() {}
+
+    /** One piece for each option, without what parts them; empty where the line is no such list. */
+    static List<Piece> pieces(Line line) {
+        Matcher list = LIST.matcher(line.text());
+        if (!list.lookingAt()) {
+            return List.of();
+        }
+        for (String separator : SEPARATORS) {
+            List<Piece> pieces = cut(line, list.end(), Pattern.compile(separator));
+            if (pieces.size() > 1) {
+                return pieces;
+            }
+        }
+        return List.of();
+    }
+
+    private static List<Piece> cut(Line line, int from, Pattern separator) {
+        List<Piece> pieces = new ArrayList<>();
+        Matcher matcher =
+                separator.matcher(line.text()).region(from, line.text().length());
+        int at = 0;
+        while (matcher.find()) {
+            pieces.add(new Piece(new Segment(line.number(), at, matcher.start()), at == 0));
+            at = matcher.end();
+        }
+        pieces.add(new Piece(new Segment(line.number(), at, line.text().length()), at == 0));
+        return pieces;
+    }
+
+    /** The label of the first option is the word; the others have an empty one that says their place. */
+    static void label(List<Cues> all) {
+        int ordinal = 0;
+        for (int i = 0; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            Segment segment = cues.piece().segment();
+            ordinal = cues.piece().first() ? 0 : ordinal;
+            Optional<Integer> start = ordinal > 0
+                    ? Optional.of(segment.from())
+                    : pieces(cues.line()).isEmpty() ? Optional.empty() : Optional.of(wordEnd(cues.line()));
+            if (start.isPresent()) {
+                ordinal++;
+                Label label = new Label(Label.Kind.LETTER, ordinal, "", SHAPE, segment.from(), start.get());
+                all.set(i, cues.withLabels(List.of(label)));
+            }
+        }
+    }
+
+    private static int wordEnd(Line line) {
+        Matcher list = LIST.matcher(line.text());
+        return list.lookingAt() ? list.end() : 0;
+    }
+}
