@@ -17,6 +17,16 @@ final class MarkdownFormat implements Format {
     private static final Pattern FORMULA =
             Pattern.compile("\\\\\\((.+?)\\\\\\)|\\$\\$(.+?)\\$\\$|\\$(?=\\S)([^$\\n]*?[\\\\^_=][^$\\n]*?)(?<=\\S)\\$");
 
+    private static final Pattern HEADING = Pattern.compile("(?m)^#{1,6} +\\p{L}");
+
+    private static final Pattern BOLD =
+            Pattern.compile("(?m)(?<![*\\w])\\*\\*(?=\\S)[^*\\n]{2,200}(?<=\\S)\\*\\*(?![*\\w])");
+
+    /** One line with # may be a number sign. */
+    private static final int HEADINGS = 2;
+
+    private static final int BOLDS = 3;
+
     @Override
     public String ending() {
         return "md";
@@ -24,11 +34,18 @@ final class MarkdownFormat implements Format {
 
     @Override
     public Source read(String name, byte[] bytes) throws IntakeException {
+        return read(name, TextFormat.decode(name, bytes));
+    }
+
+    /** Whether a text is Markdown, whatever its file's name says: headings with # or words in bold between stars. */
+    static boolean looksLike(String text) {
+        return HEADING.matcher(text).results().count() >= HEADINGS
+                || BOLD.matcher(text).results().count() >= BOLDS;
+    }
+
+    static Source read(String name, String text) throws IntakeException {
         var extensions = List.of(TablesExtension.create());
-        Node document = Parser.builder()
-                .extensions(extensions)
-                .build()
-                .parse(protectedFormulas(TextFormat.decode(name, bytes)));
+        Node document = Parser.builder().extensions(extensions).build().parse(protectedFormulas(text));
         String html = HtmlRenderer.builder()
                 .extensions(extensions)
                 .softbreak("<br>")

@@ -27,6 +27,9 @@ final class TextFormat implements Format {
     @Override
     public Source read(String name, byte[] bytes) throws IntakeException {
         String text = decode(name, bytes);
+        if (MarkdownFormat.looksLike(text)) {
+            return MarkdownFormat.read(name, text);
+        }
         LineCollector lines = new LineCollector();
         for (String line : text.split("\r\n|[\r\n\f\u2028\u2029]", -1)) {
             String stripped = line.strip();

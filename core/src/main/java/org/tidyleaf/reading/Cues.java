@@ -118,6 +118,11 @@ record Cues(
         return new Cues(piece, line, text, margin, List.copyOf(other), sign, lead, words, traits);
     }
 
+    /** The same piece as one that a sign before it marks right. */
+    Cues withSign(Sign other) {
+        return new Cues(piece, line, text, margin, List.of(), Optional.of(other), lead, words, traits);
+    }
+
     /** The same piece as one that announces something. */
     Cues withLead(Lead other) {
         return new Cues(piece, line, text, margin, labels, sign, Optional.of(other), words, traits);

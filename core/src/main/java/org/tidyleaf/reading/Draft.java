@@ -31,6 +31,9 @@ final class Draft {
 
     final List<Cues> cells = new ArrayList<>();
     final List<Cues> words = new ArrayList<>();
+    /** The words above it and its neighbours to fill the gaps of all with. */
+    List<String> bank = List.of();
+
     /** For steps to order, the place written before each, or empty. */
     final List<String> ranks = new ArrayList<>();
 

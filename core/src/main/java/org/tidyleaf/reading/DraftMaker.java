@@ -21,6 +21,9 @@ final class DraftMaker {
 
     private static final Pattern RANGE = Vocabulary.pattern(
             "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
+    private static final Pattern ALSO = Vocabulary.pattern(Vocabulary.ALL.either("also") + "\\b");
+    private static final Pattern SECTION_LABEL = Vocabulary.pattern(
+            "\\s*(?:" + Vocabulary.ALL.either("section") + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*[.:)\u2013-]+\\s*");
     private static final Pattern STEP_BLANK =
             Pattern.compile("\\s*(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
     private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
@@ -44,6 +47,8 @@ final class DraftMaker {
     private Optional<BigDecimal> documentPoints = Optional.empty();
     private Optional<BigDecimal> pointsOfNext = Optional.empty();
     private Optional<Draft> open = Optional.empty();
+    private List<String> bank = List.of();
+    private final List<Segment> askedAbove = new ArrayList<>();
 
     private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
         this.columns = layouts.columns();
@@ -104,25 +109,63 @@ final class DraftMaker {
             case ASIDE -> aside(index, cues);
             default -> {
                 open = step.inQuestion() ? open : Optional.empty();
+                if (open.isEmpty() && step.role() == Role.WORDS && isForSeveral(index)) {
+                    bank = append(bank, PartsMaker.words(List.of(cues)));
+                    owners[index] = questions.size() + 1;
+                    return;
+                }
                 boolean loneBlock = open.isEmpty()
-                        && (step.role() == Role.PAIR || step.role() == Role.ROW || step.role() == Role.WORDS);
+                        && (step.role() == Role.PAIR
+                                || step.role() == Role.ROW
+                                || step.role() == Role.WORDS
+                                || blocks.at(index).equals(Optional.of(Blocks.Kind.STEP)));
                 if (loneBlock) {
-                    // A grid, pairs or a bank right below a heading: a question for themselves, its text still missing.
+                    // A grid, pairs or a bank right below a heading: a question for themselves, asked by the heading.
                     begin(index, cues);
+                    askedAbove.forEach(segment -> stems.add(open.orElseThrow(), segment));
                 }
                 open.ifPresent(draft -> partOf(draft, index, piece));
             }
         }
     }
 
+    private static List<String> append(List<String> words, List<String> more) {
+        List<String> all = new ArrayList<>(words);
+        all.addAll(more);
+        return all;
+    }
+
+    /** Whether below the words several numbered sentences wait for them, and not one text. */
+    private boolean isForSeveral(int index) {
+        int at = index;
+        while (at < roles.size() && roles.get(at).step().role() == Role.WORDS) {
+            at++;
+        }
+        return at < roles.size()
+                && roles.get(at).step().role() == Role.STEM
+                && habits.chained().contains(at);
+    }
+
     private void section(Cues cues) {
         open = Optional.empty();
+        bank = WordBanks.named(cues.text());
+        askedAbove.clear();
+        askedBy(cues).ifPresent(askedAbove::add);
         Optional<PointsFinder.Found> each = each(cues);
         pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
         String text = each.map(found ->
                         cues.text().substring(0, found.from()) + cues.text().substring(found.to()))
                 .orElse(cues.text());
         sections.add(new Section(text.strip(), Prose.EMPTY));
+    }
+
+    /** "Exercise 3. Match the halves.": what the heading of a section asks, if it asks anything. */
+    private static Optional<Segment> askedBy(Cues cues) {
+        Segment whole = cues.piece().segment();
+        Matcher head = SECTION_LABEL.matcher(cues.line().text()).region(whole.from(), whole.to());
+        int from = head.lookingAt() ? head.end() : whole.from();
+        boolean asks = cues.line().text().substring(from, whole.to()).strip().contains(" ");
+        return asks ? Optional.of(new Segment(whole.line(), from, whole.to())) : Optional.empty();
     }
 
     private static Optional<PointsFinder.Found> each(Cues cues) {
@@ -132,6 +175,10 @@ final class DraftMaker {
     private void instruction(Cues cues) {
         open = Optional.empty();
         each(cues).ifPresent(this::pointsForEach);
+        bank = bank.isEmpty() ? WordBanks.named(cues.text()) : bank;
+        if (!sections.isEmpty() && cues.is(Cues.Trait.INSTRUCTION_WORD)) {
+            askedAbove.add(cues.piece().segment());
+        }
         if (!sections.isEmpty()) {
             Section section = sections.remove(sections.size() - 1);
             List<Inline> parts = new ArrayList<>(section.instructions().parts());
@@ -233,6 +280,7 @@ final class DraftMaker {
         draft.points = pointsOfNext.or(() -> pointsEach);
         pointsOfNext = Optional.empty();
         draft.inSequence = habits.chained().contains(index);
+        draft.bank = bank;
         draft.pictures.addAll(waiting);
         waiting.clear();
         questions.add(draft);
@@ -339,7 +387,15 @@ final class DraftMaker {
             draft.writing.add(cues.line().number());
         } else {
             boolean model = cues.announces(Cues.Announces.MODEL) || step.more() && draft.keys.isEmpty();
-            (model ? draft.models : draft.keys).add(said);
+            List<Draft.Announced> kept = model ? draft.models : draft.keys;
+            boolean also =
+                    !model && !kept.isEmpty() && ALSO.matcher(cues.text()).lookingAt();
+            if (also) {
+                Draft.Announced first = kept.remove(kept.size() - 1);
+                kept.add(new Draft.Announced(first.text() + " / " + said.text(), first.segment()));
+            } else {
+                kept.add(said);
+            }
         }
     }
 

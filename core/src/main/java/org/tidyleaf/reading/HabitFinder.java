@@ -68,7 +68,7 @@ final class HabitFinder {
             }
         });
         withoutStatements(all, series, options);
-        keepStrongerReading(options);
+        keepStrongerReading(series, options);
         numberedOptions(series, chains, options);
         withoutListsInStems(all, chains, options);
         Map<String, Integer> stems = new HashMap<>();
@@ -245,15 +245,24 @@ final class HabitFinder {
     }
 
     /** "i." may be a letter or a Roman one: what explains more labels stays, the other would only confuse. */
-    private static void keepStrongerReading(Map<String, Integer> options) {
+    private static void keepStrongerReading(Map<String, List<Seen>> series, Map<String, Integer> options) {
         for (String shape : List.copyOf(options.keySet())) {
             String other = shape.replace('i', 'a').replace('I', 'A');
             if (!other.equals(shape) && options.getOrDefault(other, 0) >= options.get(shape)) {
                 options.remove(shape);
-            } else if (!other.equals(shape)) {
+            } else if (!other.equals(shape) && !hasRunApart(series, other, shape)) {
                 options.remove(other);
             }
         }
+    }
+
+    /** Whether letters run on at places where no numeral can be read: both kinds are in use then. */
+    private static boolean hasRunApart(Map<String, List<Seen>> series, String letters, String numerals) {
+        Set<Integer> places = series.get(numerals).stream().map(Seen::piece).collect(Collectors.toSet());
+        List<Seen> apart = series.getOrDefault(letters, List.of()).stream()
+                .filter(seen -> !places.contains(seen.piece()))
+                .toList();
+        return countInRuns(apart, Set.of()) > 0;
     }
 
     /** Numbers that begin anew within other numbers letter options ("1) oats 2) hay" under "Question 3."). */

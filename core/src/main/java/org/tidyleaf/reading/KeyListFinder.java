@@ -42,6 +42,9 @@ final class KeyListFinder {
     /** "1b 2a 3c": a number and a letter, nothing else. */
     private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
 
+    private static final Pattern LETTERS_ONLY =
+            Pattern.compile("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
+
     private static final Pattern PART_HEAD = Vocabulary.pattern("(" + Vocabulary.ALL.either("section") + "\\s+(?:"
             + Vocabulary.ALL.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5}))\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
 
@@ -94,7 +97,10 @@ final class KeyListFinder {
                 }
             }
         }
-        return inTable(all, blocks).or(() -> inOneLine(all, blocks)).orElse(KeyList.NONE);
+        return inTable(all, blocks)
+                .or(() -> inOneLine(all, blocks))
+                .or(() -> unheaded(all, blocks))
+                .orElse(KeyList.NONE);
     }
 
     /** A last table of numbers and answers, in rows or in columns, the answers under or behind their name. */
@@ -163,6 +169,21 @@ final class KeyListFinder {
             }
         }
         return Optional.empty();
+    }
+
+    /** "1. D", "2. B", "3. C" at the very end: numbers that have been above, with nothing but a letter each. */
+    private static Optional<KeyList> unheaded(List<Cues> all, Blocks blocks) {
+        int from = all.size();
+        while (from > 0
+                && (all.get(from - 1).is(Cues.Trait.OFF_BODY)
+                        || LETTERS_ONLY.matcher(all.get(from - 1).text()).matches())) {
+            from--;
+        }
+        KeyListFinder finder = new KeyListFinder(all);
+        finder.readFrom(from);
+        return finder.items.size() >= SEVERAL && answersAll(all.subList(0, from), -1, finder.items, blocks)
+                ? Optional.of(new KeyList(List.copyOf(finder.items), Set.copyOf(finder.taken), KeySource.ANSWER_LIST))
+                : Optional.empty();
     }
 
     /** "Answers 1B 2C 3A" needs no colon. */
@@ -354,7 +375,7 @@ final class KeyListFinder {
                     ? matcher.start() == 0
                     : value == last + 1
                             || value == last && !matcher.group(2).isEmpty()
-                            || value > last && isApartInList(text, matcher);
+                            || value > last && (isApartInList(text, matcher) || isApart(text, matcher));
             if (next) {
                 if (from >= 0) {
                     add(number, text.substring(from, matcher.start()), line);
@@ -373,6 +394,13 @@ final class KeyListFinder {
     private static boolean isApartInList(String text, Matcher number) {
         boolean behindComma = text.substring(0, number.start()).stripTrailing().matches("(?s).*[,;]");
         return behindComma && text.substring(number.end()).matches("(?s)[^,;\\d]*\\p{L}.*");
+    }
+
+    /** "Q.4 queen   Q.8 21.6 kg": a worded number behind a wide space begins an answer, whatever numbers have none. */
+    private static boolean isApart(String text, Matcher number) {
+        String before = text.substring(0, number.start());
+        boolean worded = Character.isLetter(number.group().charAt(0));
+        return worded && before.matches("(?s).*(?:\\s{2}|[,;.]\\s?)");
     }
 
     private void table(List<Integer> pieces) {

@@ -13,8 +13,13 @@ final class LabelFinder {
     private static final String OPEN = "[(\\[]";
     private static final String CLOSE = "[.):\\]]|\\.\\)|/(?=\\s)|\\s?[-\u2013](?=\\s)";
 
-    private static final Pattern NUMBER = Vocabulary.pattern("(?:(" + Vocabulary.ALL.either("question") + ")\\.?\\s*)?("
-            + OPEN + ")?\\s?(\\d{1,4})([a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
+    /** "Question 2 of 12". */
+    private static final String OF_ALL =
+            "\\s+(?:of|out of|von|de|sur|di|van|z)\\s+\\d{1,3}|\\s?/\\s?\\d{1,3}(?=\\s|:|$)";
+
+    private static final Pattern NUMBER = Vocabulary.pattern(
+            "(?:(" + Vocabulary.ALL.either("question") + ")\\.?\\s*)?(" + OPEN + ")?\\s?(\\d{1,4})(?:" + OF_ALL
+                    + ")?([a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
     private static final Pattern LETTER =
             Pattern.compile("(" + OPEN + ")?([A-Za-z])(" + CLOSE + ")(\\s+|$|(?<=[)\\]])|(?<=\\.)(?=\\p{L}{2}))");
     /** "Option 2:", "Choice B.": letters and numbers with the word for what they label. */
@@ -42,9 +47,19 @@ final class LabelFinder {
 
     /** The letter label that begins at a place, if one does. */
     static Optional<Label> letterAt(String text, int at, int end) {
+        return lettersAt(text, at, end).stream()
+                .filter(label -> label.kind() == Label.Kind.LETTER)
+                .findFirst();
+    }
+
+    /** The letter that begins at a place, and the small Roman numeral it may be as well; empty where there is neither. */
+    static List<Label> lettersAt(String text, int at, int end) {
         List<Label> labels = new ArrayList<>();
         letter(text, at, end, labels);
-        return labels.stream().findFirst();
+        roman(text, at, end, labels);
+        labels.removeIf(label -> label.kind() == Label.Kind.ROMAN
+                && Character.isUpperCase(label.printed().charAt(0)));
+        return labels;
     }
 
     /** All labels that begin exactly at a place of a line, the more telling ones first; empty where there is none. */

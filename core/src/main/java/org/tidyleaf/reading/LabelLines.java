@@ -18,12 +18,22 @@ final class LabelLines {
     private static final Pattern FIELDS =
             Pattern.compile(NAME + "\\S.{0,60}?(?:\\t|\\s{2,}|\\s?[|;]\\s)\\s*" + NAME + "\\S.*");
 
+    /** "(Long answer)": how the question above is to be answered. */
+    private static final Pattern TYPE_ONLY =
+            Vocabulary.pattern("[(\\[]\\s*" + Vocabulary.ALL.either("type_head") + "\\s*[)\\]]");
+
     /** A line of fields that stands but once may be part of anything. */
     private static final int AGAIN = 2;
 
     private LabelLines() {}
 
     static void mark(List<Cues> all) {
+        for (int i = 0; i < all.size(); i++) {
+            if (TYPE_ONLY.matcher(all.get(i).text()).matches()) {
+                int end = all.get(i).piece().segment().to();
+                all.set(i, all.get(i).withLead(new Cues.Lead(Cues.Announces.LABEL, end)));
+            }
+        }
         Map<String, Integer> seen = new HashMap<>();
         all.forEach(cues -> name(cues).ifPresent(name -> seen.merge(name, 1, Integer::sum)));
         for (int i = 0; i < all.size(); i++) {

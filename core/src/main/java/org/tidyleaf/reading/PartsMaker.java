@@ -54,7 +54,7 @@ final class PartsMaker {
                     prose, draft.cells, particulars, key.text().orElse("")));
         }
         Optional<PictureLabel> labels = PictureLabelMaker.find(
-                draft, particulars, words(draft), key.text().orElse(""));
+                draft, particulars, words(draft.words), key.text().orElse(""));
         if (labels.isPresent()) {
             return Optional.of(labels.get());
         }
@@ -63,8 +63,13 @@ final class PartsMaker {
         if (marked.isPresent()) {
             return Optional.of(marked.get());
         }
-        if (!draft.words.isEmpty() && particulars.stem().gapCount() > 0) {
-            return Optional.of(bank(draft, particulars, key.text().orElse("")));
+        List<String> words = draft.words.isEmpty() ? draft.bank : words(draft.words);
+        if (!words.isEmpty() && particulars.stem().gapCount() > 0 && draft.options.isEmpty()) {
+            return Optional.of(bank(words, particulars, key.text().orElse("")));
+        }
+        Optional<Order> listed = ListedOrder.find(particulars, key);
+        if (listed.isPresent() && draft.options.isEmpty()) {
+            return Optional.of(listed.get());
         }
         boolean ordered = draft.options.size() >= 3
                 && (!draft.ranks.isEmpty()
@@ -289,9 +294,10 @@ final class PartsMaker {
         return ticked;
     }
 
-    private static List<String> words(Draft draft) {
+    /** The words of a bank's lines. */
+    static List<String> words(List<Cues> lines) {
         List<String> words = new ArrayList<>();
-        for (Cues cues : draft.words) {
+        for (Cues cues : lines) {
             for (String word : cues.text()
                     .replaceAll("^[\\[({|]\\s*|\\s*[\\])}|]$", "")
                     .split("\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {
@@ -303,11 +309,10 @@ final class PartsMaker {
         return words.size() == 1 ? List.of(words.get(0).split("\\s+")) : words;
     }
 
-    private static GapMatch bank(Draft draft, Particulars particulars, String said) {
+    private static GapMatch bank(List<String> words, Particulars particulars, String said) {
         List<String> key = GapParser.accepted(said, particulars.stem().gapCount()).stream()
                 .flatMap(List::stream)
                 .toList();
-        return new GapMatch(
-                particulars, words(draft), key.size() == particulars.stem().gapCount() ? key : List.of());
+        return new GapMatch(particulars, words, key.size() == particulars.stem().gapCount() ? key : List.of());
     }
 }

@@ -53,7 +53,7 @@ final class PieceSplitter {
                 continue;
             }
             int from = 0;
-            for (int cut : cuts(line)) {
+            for (int cut : withFirstPart(source, line, cuts(line))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
                 from = cut;
             }
@@ -62,13 +62,33 @@ final class PieceSplitter {
         return pieces;
     }
 
+    /** "7. (a) What is a swarm?" with "(b) …" on the next line: the first part begins behind the number. */
+    private static List<Integer> withFirstPart(Source source, Line line, List<Integer> cuts) {
+        boolean more = cuts.isEmpty() && line.number() < source.lines().size();
+        if (!more) {
+            return cuts;
+        }
+        String text = line.text();
+        String below = source.line(line.number() + 1).text();
+        return LabelFinder.find(text, 0, text.length()).stream()
+                .filter(label -> label.kind() == Label.Kind.NUMBER)
+                .flatMap(number -> LabelFinder.letterAt(text, number.end(), text.length()).stream())
+                .filter(first -> first.ordinal() == 1)
+                .filter(first -> LabelFinder.letterAt(below, 0, below.length())
+                        .filter(next -> next.shape().equals(first.shape()) && next.ordinal() == 2)
+                        .isPresent())
+                .findFirst()
+                .map(first -> List.of(first.from()))
+                .orElse(cuts);
+    }
+
     private static List<Integer> cuts(Line line) {
         Map<String, List<Label>> byShape = new TreeMap<>();
         String text = line.text();
         for (int at = 0; at < text.length(); at++) {
             if (at == 0 || Character.isWhitespace(text.charAt(at - 1)) || text.charAt(at - 1) == '*') {
-                LabelFinder.letterAt(text, at, text.length())
-                        .ifPresent(label -> byShape.computeIfAbsent(label.shape(), s -> new ArrayList<>())
+                LabelFinder.lettersAt(text, at, text.length())
+                        .forEach(label -> byShape.computeIfAbsent(label.shape(), s -> new ArrayList<>())
                                 .add(label));
             }
         }

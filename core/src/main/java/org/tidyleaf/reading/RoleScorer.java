@@ -39,6 +39,7 @@ final class RoleScorer {
     private final List<Cues> all;
     private final Set<Integer> loneHeads;
     private final int topHead;
+    private final int firstChained;
     private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
     private final Map<Cues, Optional<Label>> optionLabels = new IdentityHashMap<>();
 
@@ -47,6 +48,7 @@ final class RoleScorer {
         this.habits = habits;
         this.loneHeads = loneHeads(all, habits);
         this.topHead = topHead(all);
+        this.firstChained = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
         all.forEach(cues -> {
             stemLabels.put(cues, habits.stemLabel(cues).isPresent());
             optionLabels.put(cues, habits.optionLabel(cues));
@@ -242,6 +244,8 @@ final class RoleScorer {
             fit += cues.is(Trait.GAP) ? LEANING : 0;
         }
         fit += cues.is(Trait.QUESTION_MARK) || cues.is(Trait.COLON) ? LEANING : 0;
+        // Where questions are numbered, what stands above the first number is a preamble.
+        fit -= index < firstChained && !cues.is(Trait.QUESTION_MARK) ? SURE : 0;
         fit += cues.margin().isPresent() ? CLEAR : 0;
         fit -= notStem(cues);
         fit -= optionLabel(cues).isPresent() && !isNextStem(index) ? SURE : 0;
@@ -344,7 +348,7 @@ final class RoleScorer {
             fit = bareOption(cues, before, from);
             // Boxes and bullets begin with the first option, not with the second.
             boolean boxesBelow = index + 1 < all.size() && isTicked(all.get(index + 1));
-            fit -= from.option() == 0 && boxesBelow ? CLEAR + LEANING : 0;
+            fit -= from.option() == 0 && boxesBelow && cues.sign().isEmpty() ? CLEAR + LEANING : 0;
         }
         fit += cues.sign().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.HEADING) ? SURE : 0;
@@ -369,6 +373,9 @@ final class RoleScorer {
                 || before.filter(b -> b.is(Trait.STARTS_LOWER) == cues.is(Trait.STARTS_LOWER))
                         .isPresent();
         fit += startsAlike ? SLIGHT : 0;
+        // What stands right below a lone number is what is asked.
+        fit -= from.option() == 0 && before.filter(this::isOnlyNumber).isPresent() ? SURE : 0;
+        fit -= cues.is(Trait.GAP) ? CLEAR : 0;
         boolean stemOpen = from.option() == 0
                 && before.filter(b -> b.is(Trait.ENDS_SENTENCE)).isEmpty();
         fit -= stemOpen && cues.is(Trait.STARTS_LOWER) && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;

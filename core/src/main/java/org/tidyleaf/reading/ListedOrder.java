@@ -1,0 +1,60 @@
+package org.tidyleaf.reading;
+
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.Order;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.Prose;
+
+/** "Put in order, smallest first: metre, millimetre, inch": what is to be put in order stands in the sentence itself. */
+final class ListedOrder {
+
+    private static final Pattern LISTED =
+            Vocabulary.pattern("(.*\\b" + Vocabulary.ALL.either("order") + "\\b[^:]*:)\\s*([^:?]{5,200}?)[.]?\\s*");
+
+    private static final String BETWEEN = "\\s*[;,>\u2192<]\\s*|\\s+/\\s+|\\s+[\u2013-]\\s+";
+
+    private static final int FEWEST = 3;
+
+    private ListedOrder() {}
+
+    /** The order asked for; empty where the sentence lists nothing, or its key is no order of what it lists. */
+    static Optional<Order> find(Particulars particulars, GatheredKey key) {
+        Matcher listed = LISTED.matcher(particulars.stem().typed());
+        if (particulars.stem().gapCount() > 0 || !listed.matches()) {
+            return Optional.empty();
+        }
+        List<String> items = split(listed.group(2));
+        List<String> said = key.text().map(ListedOrder::split).orElse(List.of());
+        List<Integer> order = said.stream().map(word -> placeOf(word, items)).toList();
+        boolean whole = order.size() == items.size() && new HashSet<>(order).size() == items.size();
+        boolean known = key.text().isEmpty() || whole && !order.contains(-1);
+        if (items.size() < FEWEST || !known || new HashSet<>(items).size() < items.size()) {
+            return Optional.empty();
+        }
+        Prose asked = particulars.stem().cut(0, listed.end(1));
+        return Optional.of(new Order(
+                particulars.withStem(asked),
+                items.stream().map(Prose::of).toList(),
+                key.text().isEmpty() ? List.of() : order));
+    }
+
+    private static List<String> split(String text) {
+        return Arrays.stream(text.strip().replaceAll("[.]$", "").split(BETWEEN))
+                .map(String::strip)
+                .toList();
+    }
+
+    private static int placeOf(String word, List<String> items) {
+        for (int i = 0; i < items.size(); i++) {
+            if (AnswerParser.bare(items.get(i)).equals(AnswerParser.bare(word))) {
+                return i;
+            }
+        }
+        return -1;
+    }
+}

@@ -1,0 +1,35 @@
+package org.tidyleaf.reading;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** "Use these words: saw, clamp, file.": a bank of words named in the heading or the instruction above the gaps. */
+final class WordBanks {
+
+    private static final Pattern NAMED =
+            Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("bank") + "\\b[^:]{0,60}:\\s*(.{5,200}?)[.]?\\s*");
+
+    private static final Pattern WORD = Pattern.compile("[^.:?!]{1,30}");
+
+    /** Two words are a choice, no bank. */
+    private static final int FEWEST = 3;
+
+    private WordBanks() {}
+
+    /** The words that the text lists behind its colon; empty where it lists none. */
+    static List<String> named(String text) {
+        Matcher named = NAMED.matcher(text);
+        if (!named.matches()) {
+            return List.of();
+        }
+        List<String> words = Arrays.stream(named.group(1).split("\\s*[,;/|\u00b7\u2022]\\s*|\\s{2,}|\\s+[\u2013-]\\s+"))
+                .map(String::strip)
+                .filter(word -> !word.isEmpty())
+                .toList();
+        boolean all = words.size() >= FEWEST
+                && words.stream().allMatch(word -> WORD.matcher(word).matches());
+        return all ? words : List.of();
+    }
+}
