@@ -173,10 +173,11 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private void question(Question question, int place) {
         Particulars particulars = question.particulars();
         boolean bankFirst = isBankFirst(question);
-        if (bankFirst) {
-            line(String.join("     ", ((GapMatch) question).words()), INDENT);
+        if (bankFirst && !isBankPrinted((GapMatch) question, place)) {
+            line("Word bank: " + String.join(", ", ((GapMatch) question).words()), INDENT);
         }
-        document.begin(new WordDocument.Look("", 0, true, 200)).run(bankFirst ? "" : label(question, place), Set.of());
+        boolean unnumbered = bankFirst && particulars.number().isEmpty();
+        document.begin(new WordDocument.Look("", 0, true, 200)).run(unnumbered ? "" : label(question, place), Set.of());
         Prose stem = particulars.stem();
         int firstLine = question instanceof GapMatch ? stem.typed().indexOf('\n') : -1;
         prose(firstLine < 0 ? stem : stem.cut(0, firstLine));
@@ -198,8 +199,18 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     /** A gapped text without an instruction of its own has its words above it, below what the section says. */
     private static boolean isBankFirst(Question question) {
         return question instanceof GapMatch gaps
-                && gaps.particulars().number().isEmpty()
                 && gaps.particulars().stem().typed().indexOf('\n') < 0;
+    }
+
+    /** Neighbours that share their words have them printed once. */
+    private boolean isBankPrinted(GapMatch gaps, int place) {
+        return place > 0
+                && quiz.questions().get(place - 1) instanceof GapMatch above
+                && isBankFirst(above)
+                && above.words().equals(gaps.words())
+                && above.particulars().section() == gaps.particulars().section()
+                && above.particulars().number().isEmpty()
+                        == gaps.particulars().number().isEmpty();
     }
 
     private void said(String word, Prose text) {

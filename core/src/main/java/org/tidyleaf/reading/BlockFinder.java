@@ -53,6 +53,11 @@ final class BlockFinder {
         if (cues.line().layout().cell().isPresent() || found.containsKey(lead)) {
             return;
         }
+        if (WordBanks.isLine(cues.text()) && all.get(lead + 1).is(Trait.GAP)) {
+            found.put(lead, Blocks.Kind.WORDS);
+            gapped(lead + 1);
+            return;
+        }
         List<Integer> table = tableBelow(lead + 1);
         if (table.isEmpty() && cues.is(Trait.GAP)) {
             gapAnswers(lead);
@@ -248,7 +253,11 @@ final class BlockFinder {
         for (int i = from; i < text; i++) {
             found.put(i, Blocks.Kind.WORDS);
         }
-        for (int i = text;
+        gapped(text);
+    }
+
+    private void gapped(int from) {
+        for (int i = from;
                 i < all.size()
                         && all.get(i).is(Trait.GAP)
                         && all.get(i).labels().isEmpty();

@@ -22,8 +22,8 @@ final class DraftMaker {
     private static final Pattern RANGE = Vocabulary.pattern(
             "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
     private static final Pattern ALSO = Vocabulary.pattern(Vocabulary.ALL.either("also") + "\\b");
-    private static final Pattern SECTION_LABEL = Vocabulary.pattern(
-            "\\s*(?:" + Vocabulary.ALL.either("section") + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*[.:)\u2013-]+\\s*");
+    private static final Pattern SECTION_LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
+            + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
     private static final Pattern STEP_BLANK =
             Pattern.compile("\\s*(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
     private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
@@ -122,7 +122,9 @@ final class DraftMaker {
                 if (loneBlock) {
                     // A grid, pairs or a bank right below a heading: a question for themselves, asked by the heading.
                     begin(index, cues);
-                    askedAbove.forEach(segment -> stems.add(open.orElseThrow(), segment));
+                    if (step.role() != Role.WORDS) {
+                        askedAbove.forEach(segment -> stems.add(open.orElseThrow(), segment));
+                    }
                 }
                 open.ifPresent(draft -> partOf(draft, index, piece));
             }

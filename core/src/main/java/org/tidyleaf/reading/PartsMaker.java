@@ -298,6 +298,11 @@ final class PartsMaker {
     static List<String> words(List<Cues> lines) {
         List<String> words = new ArrayList<>();
         for (Cues cues : lines) {
+            List<String> named = WordBanks.named(cues.text());
+            if (!named.isEmpty()) {
+                words.addAll(named);
+                continue;
+            }
             for (String word : cues.text()
                     .replaceAll("^[\\[({|]\\s*|\\s*[\\])}|]$", "")
                     .split("\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {

@@ -11,6 +11,9 @@ final class WordBanks {
     private static final Pattern NAMED =
             Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("bank") + "\\b[^:]{0,60}:\\s*(.{5,200}?)[.]?\\s*");
 
+    private static final Pattern LINE = Vocabulary.pattern(
+            "\\W*" + Vocabulary.ALL.either("bank", "bank_word") + "\\s*[:\u2013-]\\s*(.{5,200}?)[.]?\\s*");
+
     private static final Pattern WORD = Pattern.compile("[^.:?!]{1,30}");
 
     /** Two words are a choice, no bank. */
@@ -18,13 +21,20 @@ final class WordBanks {
 
     private WordBanks() {}
 
+    /** "Word bank: comb, drone, nectar": a line that is nothing but a bank. */
+    static boolean isLine(String text) {
+        return LINE.matcher(text).matches() && !named(text).isEmpty();
+    }
+
     /** The words that the text lists behind its colon; empty where it lists none. */
     static List<String> named(String text) {
+        Matcher line = LINE.matcher(text);
         Matcher named = NAMED.matcher(text);
-        if (!named.matches()) {
-            return List.of();
-        }
-        List<String> words = Arrays.stream(named.group(1).split("\\s*[,;/|\u00b7\u2022]\\s*|\\s{2,}|\\s+[\u2013-]\\s+"))
+        return line.matches() ? list(line.group(1)) : named.matches() ? list(named.group(1)) : List.of();
+    }
+
+    private static List<String> list(String text) {
+        List<String> words = Arrays.stream(text.split("\\s*[,;/|\u00b7\u2022]\\s*|\\s{2,}|\\s+[\u2013-]\\s+"))
                 .map(String::strip)
                 .filter(word -> !word.isEmpty())
                 .toList();
