@@ -27,6 +27,7 @@ import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Section;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.question.TrueFalse;
 import org.tidyleaf.reading.AnswerText;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
@@ -177,16 +178,33 @@ public final class PrintedTest implements Question.Cases<Boolean> {
             line("Word bank: " + String.join(", ", ((GapMatch) question).words()), INDENT);
         }
         boolean unnumbered = bankFirst && particulars.number().isEmpty();
+        if (isAskedByHeading(question)) {
+            parts(question);
+            return;
+        }
         document.begin(new WordDocument.Look("", 0, true, 200)).run(unnumbered ? "" : label(question, place), Set.of());
         Prose stem = particulars.stem();
         int firstLine = question instanceof GapMatch ? stem.typed().indexOf('\n') : -1;
         prose(firstLine < 0 ? stem : stem.cut(0, firstLine));
+        if (isJudgedPart(question)) {
+            List<Option> pair = ((ChoiceQuestion) question).options();
+            document.run(
+                    " (" + pair.get(0).text().plain() + " / "
+                            + pair.get(1).text().plain() + ")",
+                    Set.of());
+        }
         particulars.points().ifPresent(points -> {
             String plain = points.stripTrailingZeros().toPlainString();
             document.run(" (" + plain + (plain.equals("1") ? " point)" : " points)"), Set.of());
         });
         document.end();
         pictures(particulars.stem());
+        parts(question);
+    }
+
+    /** What stands below the stem. */
+    private void parts(Question question) {
+        Particulars particulars = question.particulars();
         question.match(this);
         if (keyed && !particulars.feedback().isEmpty()) {
             said("Explanation: ", particulars.feedback());
@@ -194,6 +212,20 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         if (!particulars.hint().isEmpty()) {
             said("Hint: ", particulars.hint());
         }
+    }
+
+    /** A table or pairs right below a heading that asks for them have no stem but the heading's own words. */
+    private boolean isAskedByHeading(Question question) {
+        Particulars particulars = question.particulars();
+        boolean block = question instanceof Match || question instanceof TableEntry || question instanceof Grid;
+        return block
+                && particulars.number().isEmpty()
+                && particulars.section() >= 0
+                && !particulars.stem().isEmpty()
+                && quiz.sections()
+                        .get(particulars.section())
+                        .title()
+                        .endsWith(particulars.stem().plain());
     }
 
     /** A gapped text without an instruction of its own has its words above it, below what the section says. */
@@ -266,6 +298,11 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     @Override
     public Boolean choice(ChoiceQuestion choice) {
         List<String> right = new ArrayList<>();
+        if (isJudgedPart(choice)) {
+            choice.key().forEach(i -> right.add(choice.options().get(i).text().plain()));
+            answer(String.join(", ", right));
+            return true;
+        }
         for (int i = 0; i < choice.options().size(); i++) {
             Option option = choice.options().get(i);
             option(letter(i) + ". ", option.text(), i + 1 == choice.options().size());
@@ -275,6 +312,14 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         }
         answer(String.join(", ", right));
         return true;
+    }
+
+    /** Below a lead the letters are those of the parts: what they are judged by stands behind them. */
+    private boolean isJudgedPart(Question question) {
+        int stimulus = question.particulars().stimulus();
+        return question instanceof TrueFalse
+                && stimulus >= 0
+                && leadNumber(stimulus).isPresent();
     }
 
     @Override

@@ -31,10 +31,20 @@ final class TextFormat implements Format {
             return MarkdownFormat.read(name, text);
         }
         LineCollector lines = new LineCollector();
-        for (String line : text.split("\r\n|[\r\n\f\u2028\u2029]", -1)) {
-            String stripped = line.strip();
-            lines.append(stripped, Set.of(), "");
-            lines.end(indent(line), "", Place.BODY, Optional.empty(), false);
+        List<String> all = List.of(text.split("\r\n|[\r\n\f\u2028\u2029]", -1));
+        PipeTables tables = new PipeTables(lines);
+        int at = 0;
+        while (at < all.size()) {
+            int rows = PipeTables.rowsAt(all, at);
+            if (rows > 0) {
+                tables.add(all.subList(at, at + rows));
+                at += rows;
+            } else {
+                String line = all.get(at);
+                lines.append(line.strip(), Set.of(), "");
+                lines.end(indent(line), "", Place.BODY, Optional.empty(), false);
+                at++;
+            }
         }
         return new Source(name, "txt", lines.lines(), List.of());
     }

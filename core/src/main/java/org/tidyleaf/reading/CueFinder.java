@@ -108,6 +108,7 @@ final class CueFinder {
         BareLetters.label(all);
         BareNumbers.label(all);
         ListedOptions.label(all);
+        AnswerLetters.mark(all);
         FilledMarks.mark(all);
         LabelLines.mark(all);
         return all;

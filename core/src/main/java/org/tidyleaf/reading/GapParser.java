@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Reads accepted spellings: "colour / color", "(1) rises (2) sinks", "bedding; bed". */
 final class GapParser {
@@ -14,12 +15,13 @@ final class GapParser {
     static final String FILLED = "_{3,}(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{3,}";
 
     private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:](?!\\d)\\s*");
+    private static final Pattern ROMAN = Pattern.compile("(?:^|[\\s,;])[(\\[]?[ivx]{1,4}[)\\].:]\\s+");
     private static final Pattern LETTERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?[a-h][)\\].:]\\s+");
     private static final String OTHER_SPELLING =
-            "\\s*(?:/|;|\\||(?<=\\s)(?-i:" + Vocabulary.ALL.either("and") + ")(?=\\s))\\s*";
+            "\\s*(?:/|;|\\||(?<=\\s)(?-i:" + Vocabulary.ALL.either("or") + ")(?=\\s))\\s*";
 
     private static final Pattern ALSO =
-            Vocabulary.pattern("\\s*\\(\\s*(?:" + Vocabulary.ALL.either("and") + "|also)\\s*:?\\s*([^)]*)\\)");
+            Vocabulary.pattern("\\s*\\(\\s*(?:" + Vocabulary.ALL.either("and") + "|also)\\b\\s*:?\\s*([^)]*)\\)");
 
     private GapParser() {}
 
@@ -58,8 +60,12 @@ final class GapParser {
     }
 
     private static List<String> parts(String text, int gaps) {
-        Matcher numbers = NUMBERED.matcher(text);
-        Matcher matcher = numbers.reset().find() ? numbers.reset() : LETTERED.matcher(text);
+        Matcher matcher = Stream.of(NUMBERED, ROMAN, LETTERED)
+                .map(pattern -> pattern.matcher(text))
+                .filter(Matcher::find)
+                .findFirst()
+                .orElse(LETTERED.matcher(text))
+                .reset();
         List<String> parts = new ArrayList<>();
         int from = -1;
         while (matcher.find()) {

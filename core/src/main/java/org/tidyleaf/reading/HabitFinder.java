@@ -32,6 +32,9 @@ final class HabitFinder {
 
     private static final Pattern ORDER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
 
+    /** What a line of directions begins with. */
+    static final Pattern DIRECTIONS = Vocabulary.pattern(Vocabulary.ALL.either("directions") + "\\s*[:.]\\s+(?=\\S)");
+
     private static final Pattern HEADING =
             Pattern.compile("(\\p{Lu}[\\p{L}]{2,20})\\s+([A-Z]?\\d{1,2}|[IVX]{1,5}|[A-Z])(?:\\s*[.:)\u2013-]|\\s|$)");
 
@@ -45,7 +48,11 @@ final class HabitFinder {
         Map<String, List<Seen>> series = series(all, without);
         Map<String, List<Seen>> chains = new TreeMap<>();
         Set<Integer> listed = new HashSet<>();
+        Set<Integer> apart = new HashSet<>(without);
+        apart.removeAll(inBlocks);
+        Map<String, List<Seen>> through = series(all, apart);
         series.forEach((shape, seen) -> questionSeries(seen)
+                .map(members -> throughBlocks(members, through.get(shape), inBlocks))
                 .ifPresent(members -> chains.put(shape, withoutStatementsBelow(all, members, listed))));
         withoutStrayCodes(chains);
         Set<Integer> worded = withoutHeads(all, series, chains);
@@ -54,6 +61,7 @@ final class HabitFinder {
         Map<String, Integer> options = new HashMap<>();
         Set<Integer> headings = headings(all, numbered);
         headings.addAll(worded);
+        headings.addAll(directions(all));
         Set<Integer> within = new HashSet<>(numbered);
         within.addAll(inBlocks);
         series.forEach((shape, seen) -> {
@@ -135,6 +143,14 @@ final class HabitFinder {
             }
         }
         return kept;
+    }
+
+    /** Numbers that count on over the lines of a block, as 6, then pairs 7 to 9, then 10. */
+    private static List<Seen> throughBlocks(List<Seen> members, List<Seen> withBlocks, Set<Integer> inBlocks) {
+        List<Seen> through = questionSeries(withBlocks).orElse(List.of()).stream()
+                .filter(seen -> !inBlocks.contains(seen.piece()))
+                .toList();
+        return through.size() > members.size() ? through : members;
     }
 
     private static boolean asks(List<Cues> all, int piece) {
@@ -408,6 +424,21 @@ final class HabitFinder {
         Set<Integer> headings = new HashSet<>();
         seen.values().stream().filter(places -> places.size() >= 2).forEach(places -> headings.addAll(places.values()));
         return headings;
+    }
+
+    /** "Directions: …" again and again, with no heading above any of them, heads the questions below it. */
+    private static List<Integer> directions(List<Cues> all) {
+        List<Integer> places = new ArrayList<>();
+        for (int i = 1; i < all.size(); i++) {
+            boolean directs = DIRECTIONS.matcher(all.get(i).text()).lookingAt();
+            if (directs && looksLikeHeading(all.get(i - 1))) {
+                return List.of();
+            }
+            if (directs) {
+                places.add(i);
+            }
+        }
+        return places.size() > 1 ? places : List.of();
     }
 
     /** "… its name. (2)": several lines end so, and the numbers don't count on as those of gaps or equations would. */

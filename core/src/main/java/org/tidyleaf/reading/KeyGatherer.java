@@ -181,9 +181,13 @@ final class KeyGatherer {
             Matcher answer = Pattern.compile("(?:^|\\s|[,;])[(\\[]?" + part.group(2)
                             + "[).:\\]]\\s*(.*?)(?=(?:\\s|[,;])+[(\\[]?[a-z][).:\\]]\\s|$)")
                     .matcher(whole.text());
-            return answer.find()
-                    ? Optional.of(new KeyList.Item(whole.heading(), number, answer.group(1), whole.line()))
-                    : Optional.empty();
+            Matcher spaced = Pattern.compile(
+                            "(?:^|[,;]\\s*|\\s)" + part.group(2) + "\\s+(\\S+?)(?=[,;]?\\s+[a-z]\\s|[,;.]?$)")
+                    .matcher(whole.text());
+            Optional<String> said = answer.find()
+                    ? Optional.of(answer.group(1))
+                    : spaced.find() ? Optional.of(spaced.group(1)) : Optional.empty();
+            return said.map(text -> new KeyList.Item(whole.heading(), number, text, whole.line()));
         });
     }
 

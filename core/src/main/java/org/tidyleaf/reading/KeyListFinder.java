@@ -161,7 +161,8 @@ final class KeyListFinder {
                 }
                 boolean first =
                         !finder.items.isEmpty() && finder.items.get(0).number().equals("1");
-                if (first
+                boolean named = finder.items.size() >= SEVERAL;
+                if ((first || named)
                         && finder.items.size() > Math.max(2, gapsAbove(all, i))
                         && answersAll(all, i, finder.items, blocks)) {
                     return Optional.of(new KeyList(List.copyOf(finder.items), Set.of(i), KeySource.ANSWER_LIST));
@@ -205,7 +206,10 @@ final class KeyListFinder {
                 }
             }
         }
-        return items.stream().filter(item -> numbers.contains(item.number())).count() >= SEVERAL;
+        return items.stream()
+                        .filter(item -> numbers.contains(item.number().replaceAll("[a-z]$", "")))
+                        .count()
+                >= SEVERAL;
     }
 
     private static int gapsAbove(List<Cues> all, int piece) {
@@ -246,10 +250,19 @@ final class KeyListFinder {
                 if (tableOver) {
                     table(tables.get(cell.get().table()));
                 }
+            } else if (i > start && isSameLine(i)) {
+                // Letters side by side are parts of one line of answers here.
+                if (taken.contains(i - 1)) {
+                    taken.add(i);
+                }
             } else {
                 line(i);
             }
         }
+    }
+
+    private boolean isSameLine(int piece) {
+        return all.get(piece - 1).line().number() == all.get(piece).line().number();
     }
 
     private void line(int piece) {
@@ -259,7 +272,8 @@ final class KeyListFinder {
         }
         int before = items.size();
         tabbed(piece);
-        String text = withoutHead(cues.text());
+        String text = withoutHead(
+                cues.line().text().substring(cues.piece().segment().from()).strip());
         Matcher run = RUN.matcher(text);
         if (run.lookingAt() && run.end() > text.length() - 3) {
             run(run, cues.line().number());

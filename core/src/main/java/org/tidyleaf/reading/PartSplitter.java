@@ -15,6 +15,12 @@ final class PartSplitter {
     private static final Pattern ASKS = Vocabulary.pattern(
             ".*\\?\\s*|" + Vocabulary.ALL.either("explain") + "\\b.*|" + Vocabulary.ALL.either("number") + "\\b.*");
 
+    /** "Write short notes on:" wants words about each of the lettered lines. */
+    private static final Pattern NOTES = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("notes") + "\\b");
+
+    private static final int FEWEST_WORDS = 3;
+    private static final int LONGEST_ASKED = 110;
+
     private final Source source;
     private final StemTrimmer stems;
     private final List<Assigned> roles;
@@ -71,7 +77,24 @@ final class PartSplitter {
                 .allMatch(option -> ASKS.matcher(text(option)).matches());
         boolean pointed = draft.options.stream()
                 .allMatch(option -> PointsFinder.beside(text(option)).isPresent());
-        return gaps && !text(draft.stem).endsWith("?") || ask || pointed;
+        boolean notes = NOTES.matcher(text(draft.stem)).find();
+        if (areJudged(draft)) {
+            return true;
+        }
+        return gaps && !text(draft.stem).endsWith("?") || ask || pointed || notes;
+    }
+
+    /** "True or false? a) Bees sleep. b) …": each lettered line is a statement to judge by itself. */
+    private boolean areJudged(Draft draft) {
+        List<String> texts = draft.options.stream().map(this::text).toList();
+        String asked = text(draft.stem);
+        boolean statements = texts.stream()
+                .allMatch(said -> said.split("\\s+").length >= FEWEST_WORDS
+                        && AnswerParser.leadingJudgement(said).isEmpty());
+        return texts.stream().allMatch(StemTrimmer::endsWithPair)
+                || statements
+                        && asked.length() < LONGEST_ASKED
+                        && JudgedBy.in(asked).isPresent();
     }
 
     private static boolean isBlank(String text) {

@@ -29,6 +29,8 @@ final class PartsMaker {
     private static final Pattern ORDER_ASKED = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("order") + "\\b.*");
     private static final Pattern SIDE_LABEL = Pattern.compile(
             "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:[(\\[]?(\\d{1,2}|[A-Za-z]|[ivx]{2,4})[.):\\]]\\s*|(\\d{1,2}|[A-Za-z])\\s+)");
+    private static final Pattern BLANK_BEFORE =
+            Pattern.compile("\\s*(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
     private static final Pattern ROW_LABEL = Pattern.compile("\\s*[(\\[]?(?:[a-z]|\\d{1,2}|[ivx]{1,4})[.):\\]]\\s+");
     private static final Pattern PAIR_KEY =
             Pattern.compile("([ivx]{2,4}|\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
@@ -110,13 +112,56 @@ final class PartsMaker {
         List<Segment> right = new ArrayList<>();
         boolean equals = sides(draft, left, right);
         Side lefts = side(left).orAside(labels(draft, 0));
+        Optional<List<String>> numbered = writtenBefore(right);
+        if (numbered.isPresent()) {
+            right = right.stream().map(this::withoutBlank).toList();
+        }
         Side rights = side(right).orAside(labels(draft, 2));
         List<Integer> written = lefts.blanks().stream()
                 .map(letter -> indexOf(rights.labels(), letter))
                 .toList();
         boolean whole = !written.isEmpty() && !written.contains(-1);
-        List<Integer> key = equals ? straight(lefts.texts().size()) : whole ? written : pairKey(said, lefts, rights);
+        List<Integer> before = numbered.map(numbers -> lefts.labels().stream()
+                        .map(label -> indexOf(numbers, label))
+                        .toList())
+                .orElse(List.of(-1));
+        List<Integer> key = equals
+                ? straight(lefts.texts().size())
+                : whole ? written : before.contains(-1) ? pairKey(said, lefts, rights) : before;
         return new Match(particulars, lefts.texts(), rights.texts(), key);
+    }
+
+    /** "( 2 ) 1000 m": what is written in the brackets before each entry of the right side; empty where all have none. */
+    private Optional<List<String>> writtenBefore(List<Segment> right) {
+        List<String> written = new ArrayList<>();
+        for (Segment segment : right) {
+            Matcher blank = BLANK_BEFORE.matcher(prose.raw(segment));
+            if (!blank.lookingAt()) {
+                return Optional.empty();
+            }
+            written.add(blank.group(1) == null ? "" : blank.group(1));
+        }
+        boolean empty = written.stream().allMatch(String::isEmpty);
+        return empty || !inOrder(written) && !written.contains("") ? Optional.of(written) : Optional.empty();
+    }
+
+    /** 1, 2, 3 or a, b, c are labels and no answers. */
+    private static boolean inOrder(List<String> written) {
+        boolean digits = written.stream().allMatch(label -> label.matches("\\d{1,2}"));
+        for (int i = 1; i < written.size(); i++) {
+            boolean next = digits
+                    ? Integer.parseInt(written.get(i)) > Integer.parseInt(written.get(i - 1))
+                    : written.get(i).compareTo(written.get(i - 1)) > 0;
+            if (!next) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private Segment withoutBlank(Segment segment) {
+        Matcher blank = BLANK_BEFORE.matcher(prose.raw(segment));
+        return blank.lookingAt() ? new Segment(segment.line(), segment.from() + blank.end(), segment.to()) : segment;
     }
 
     /** Parts the sides; whether each line is a finished pair already ("oak = hard"). */
@@ -159,9 +204,22 @@ final class PartsMaker {
                 && isHead(pairs.get(heads))) {
             heads++;
         }
+        if (heads == 0 && isHeadLine(pairs)) {
+            return pairs.subList(1, pairs.size());
+        }
         List<Cues> rest = pairs.subList(heads, pairs.size());
         boolean named = heads == 2 && rest.stream().noneMatch(PartsMaker::isHead);
         return named ? rest : pairs;
+    }
+
+    /** "Column A    Column B": a first line without the labels that all lines below it have. */
+    private static boolean isHeadLine(List<Cues> pairs) {
+        boolean lines =
+                pairs.stream().allMatch(cues -> cues.line().layout().cell().isEmpty());
+        return lines
+                && pairs.size() > 3
+                && pairs.get(0).labels().isEmpty()
+                && pairs.stream().skip(1).noneMatch(cues -> cues.labels().isEmpty());
     }
 
     private static boolean isHead(Cues cues) {

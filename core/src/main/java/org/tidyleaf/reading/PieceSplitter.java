@@ -28,6 +28,9 @@ final class PieceSplitter {
     private static final Pattern ANNOUNCED = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "model", "feedback", "hint", "label", "list") + "\\s*[:=(]");
 
+    private static final Pattern ANNOUNCED_KEY =
+            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer", "list") + "\\s*[:=]");
+
     /** Behind a number alone an answer is one of a list. */
     private static final Pattern NUMBER_ONLY = Pattern.compile("[^\\p{L}_\u2026]*|\\W*\\p{L}+\\s*\\d+\\W*");
 
@@ -85,6 +88,9 @@ final class PieceSplitter {
     private static List<Integer> cuts(Line line) {
         Map<String, List<Label>> byShape = new TreeMap<>();
         String text = line.text();
+        if (ANNOUNCED_KEY.matcher(text).lookingAt()) {
+            return List.of();
+        }
         for (int at = 0; at < text.length(); at++) {
             if (at == 0 || Character.isWhitespace(text.charAt(at - 1)) || text.charAt(at - 1) == '*') {
                 LabelFinder.lettersAt(text, at, text.length())

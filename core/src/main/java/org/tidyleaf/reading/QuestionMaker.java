@@ -206,7 +206,8 @@ final class QuestionMaker {
         Optional<Integer> judged =
                 pair.isPresent() ? AnswerParser.leadingJudgement(said) : AnswerParser.judgement(said);
         if (judged.isPresent() && gaps == 0 && said.length() > 0) {
-            return new TrueFalse(particulars, judgementOptions(List.of("True", "False")), Set.of(judged.get()));
+            List<String> words = pair.orElse(List.of("True", "False"));
+            return new TrueFalse(particulars, judgementOptions(words), Set.of(judged.get()));
         }
         Optional<NumericEntry.Key> number = NumberParser.key(said);
         if (number.isPresent() && gaps <= 1) {
@@ -264,26 +265,10 @@ final class QuestionMaker {
         return section.title() + " " + section.instructions().plain();
     }
 
-    /** The two words that the section's heading says statements are judged by: "richtig oder falsch?". */
+    /** The two words by which the section, or the lead of its parts, says that statements are judged. */
     private Optional<List<String>> judgedBy(Draft draft) {
-        if (draft.section < 0) {
-            return Optional.empty();
-        }
-        String heading = says(draft);
-        for (String[] pair : Vocabulary.ALL.pairs()) {
-            boolean named = Vocabulary.pattern(
-                            ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,8}\\b" + Pattern.quote(pair[1]) + "\\b.*")
-                    .matcher(heading)
-                    .matches();
-            if (named) {
-                return Optional.of(List.of(capital(pair[0]), capital(pair[1])));
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static String capital(String word) {
-        return Character.toUpperCase(word.charAt(0)) + word.substring(1);
+        return JudgedBy.in(says(draft))
+                .or(() -> JudgedBy.in(prose.text(draft.lead).plain()));
     }
 
     /** "R" for Right: 0 or 1; empty where the text is something else. */

@@ -169,7 +169,9 @@ final class RoleScorer {
         fit += cues.is(Trait.HEADING) ? SURE : 0;
         fit += cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
-        fit += isLabelledHead(index, cues) ? SURE + LEANING : habits.headings().contains(index) ? CLEAR : 0;
+        fit += isLabelledHead(index, cues) || isDirection(index, cues)
+                ? SURE + LEANING
+                : habits.headings().contains(index) ? CLEAR : 0;
         fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index, cues)) || cues.is(Trait.GAP) ? CLEAR : 0;
@@ -211,6 +213,11 @@ final class RoleScorer {
                         .anyMatch(label -> label.kind() == Label.Kind.ROMAN
                                 || label.kind() == Label.Kind.LETTER
                                 || label.kind() == Label.Kind.NUMBER && !hasStemLabel(cues));
+    }
+
+    private boolean isDirection(int index, Cues cues) {
+        return habits.headings().contains(index)
+                && HabitFinder.DIRECTIONS.matcher(cues.text()).lookingAt();
     }
 
     private double stimulus(int index, Cues cues, Optional<Cues> before, Step from, Step to) {

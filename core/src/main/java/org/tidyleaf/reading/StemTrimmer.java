@@ -76,6 +76,15 @@ final class StemTrimmer {
         return letters ? Pattern.compile(regex) : Vocabulary.pattern(regex);
     }
 
+    /** Whether a printed "True / False" stands behind the text. */
+    static boolean endsWithPair(String text) {
+        Set<String> words = Vocabulary.wordsOf(text);
+        return JUDGEMENTS.stream()
+                .filter(judgement -> words.containsAll(judgement.words()))
+                .map(judgement -> judgement.pattern().matcher(text))
+                .anyMatch(matcher -> matcher.find() && matcher.start() > 0);
+    }
+
     /** Cuts points and a printed "True / False" off the end, then keeps the rest. */
     void add(Draft draft, Segment whole) {
         Segment rest = whole;
