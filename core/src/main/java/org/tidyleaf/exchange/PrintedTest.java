@@ -324,7 +324,8 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     @Override
     public Boolean textEntry(TextEntry text) {
-        if (text.particulars().stem().gapCount() == 0 && !keyed) {
+        if (text.particulars().stem().gapCount() == 0
+                && (!keyed || text.gaps().stream().allMatch(List::isEmpty))) {
             line(RULE + RULE, INDENT);
         }
         answer(numbered(text.gaps()));

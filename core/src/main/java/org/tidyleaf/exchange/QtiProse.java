@@ -27,9 +27,9 @@ record QtiProse(Map<String, String> pictures) {
 
     static final String MATH = "http://www.w3.org/1998/Math/MathML";
 
-    /** Without any block around it; breaks become {@code br}. */
+    /** Without any block around it; breaks become {@code br}, a gap that options below fill is a printed rule. */
     String inline(Prose prose) {
-        return inline(prose, gap -> "");
+        return inline(prose, gap -> "<span class=\"gap\">______</span>");
     }
 
     /** @param gaps what stands in the gap of that number, as markup */

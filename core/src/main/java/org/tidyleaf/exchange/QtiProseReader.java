@@ -71,6 +71,10 @@ final class QtiProseReader {
                 // Shown after answering; read for itself.
             }
             default -> {
+                if (Xml.attribute(element, "class").equals("gap")) {
+                    parts.add(new Inline.Gap(++gaps));
+                    return;
+                }
                 boolean block = name.equals("p") || name.equals("div") || name.equals("li");
                 if (block && !parts.isEmpty() && !(parts.get(parts.size() - 1) instanceof Inline.Break)) {
                     parts.add(new Inline.Break());

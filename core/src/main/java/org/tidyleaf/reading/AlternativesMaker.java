@@ -19,6 +19,11 @@ final class AlternativesMaker {
             Pattern.compile("[(\\[]\\s*([^()\\[\\]/|]{1,30}(?:\\s*[/|]\\s*[^()\\[\\]/|]{1,30}){1,4})\\s*[)\\]]");
     private static final Pattern BEHIND_COLON =
             Pattern.compile("(.{5,}[:?])\\s*([^:;?]{1,50}(?:;\\s+[^:;?]{1,50}){1,5}?)[.]?");
+    /** "is long / longer than": single words with a stroke between. */
+    private static final Pattern SLASHED = Pattern.compile("[\\p{L}'\u2019]+(?:\\s/\\s[\\p{L}'\u2019]+)+");
+
+    private static final int FEWEST_LISTED = 3;
+    private static final int LONGEST_LISTED = 30;
     private static final Pattern CHOOSE = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("pick") + "\\b");
 
     private AlternativesMaker() {}
@@ -38,12 +43,42 @@ final class AlternativesMaker {
             List<String> words = split(brackets.group(1), "[/|]");
             return brackets.find() ? Optional.empty() : choice(particulars, words, key, said);
         }
+        Optional<Question> listed = listed(particulars, key, said);
+        if (listed.isPresent()) {
+            return listed;
+        }
+        Matcher slashed = SLASHED.matcher(stem);
+        if (slashed.find() && !slashed.group().equals(stem)) {
+            List<String> words = split(slashed.group(), "/");
+            return slashed.find() ? Optional.empty() : choice(particulars, words, key, said);
+        }
         Matcher behind = BEHIND_COLON.matcher(stem);
         if (!behind.matches() || !particulars.stem().pictures().isEmpty()) {
             return Optional.empty();
         }
         Particulars asked = particulars.withStem(Prose.of(behind.group(1)));
         return choice(asked, split(behind.group(2).replaceAll("[.]$", ""), ";"), key, said);
+    }
+
+    /** Whether a sentence has words to choose among, in brackets or parted by a stroke. */
+    static boolean hasAlternatives(String text) {
+        Matcher slashed = SLASHED.matcher(text);
+        return BRACKETS.matcher(text).find()
+                || slashed.find() && slashed.group().length() < text.strip().length();
+    }
+
+    /** "drone – worker – hammer": nothing but words to choose among, where the heading says so. */
+    private static Optional<Question> listed(Particulars particulars, GatheredKey key, String said) {
+        String stem = particulars.stem().plain().replaceAll("[.]$", "");
+        for (String separator : List.of("\\s+[\u2013\u2014-]\\s+", "\\s*[,;|]\\s+", "\\s+/\\s+", "\\s{3,}")) {
+            List<String> words = split(stem, separator);
+            boolean list = words.size() >= FEWEST_LISTED
+                    && words.stream().allMatch(word -> word.length() < LONGEST_LISTED && word.split("\\s+").length < 4);
+            if (list && CHOOSE.matcher(said).find()) {
+                return choice(particulars, words, key, said);
+            }
+        }
+        return Optional.empty();
     }
 
     private static List<String> split(String text, String separator) {

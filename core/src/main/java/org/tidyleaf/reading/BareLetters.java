@@ -8,30 +8,62 @@ import java.util.regex.Pattern;
 /** "A 12 mm", "B 15 mm", "C 18 mm" on lines one below the other: letters without a full stop, known by their run. */
 final class BareLetters {
 
-    private static final Pattern BARE = Pattern.compile("([A-H])(?:\\s+)(?=\\S)");
+    private static final Pattern BARE = Pattern.compile("([A-H])(?:\\s+)(?=\\S)|([a-h])(?:\\s{2,}|\\t)\\s*(?=\\S)");
+
+    private static final Pattern APART =
+            Pattern.compile("(?<=^\\d{1,3}\\s{1,4}|^|\\s{2}|\\t)([A-Ha-h])(?:\\s+)(?=[^\\s_.\u2026])");
+
+    /** Two capitals far apart may be anything; two small ones with wide spaces behind them are parts. */
+    private static final int FEWEST_APART = 3;
 
     private BareLetters() {}
 
     /** Adds a label to each piece of such a run of at least two; "A" alone is a word. */
     static void label(List<Cues> all) {
         for (int i = 0; i < all.size(); i++) {
-            if (isLetter(all.get(i), 'A')) {
-                int end = i + 1;
-                while (end < all.size() && isLetter(all.get(end), (char) ('A' + end - i))) {
-                    end++;
-                }
-                for (int at = i; at < end && end - i > 1; at++) {
-                    add(all, at, at - i + 1);
-                }
+            run(all, i, 'A');
+            run(all, i, 'a');
+        }
+    }
+
+    private static void run(List<Cues> all, int from, char first) {
+        int end = from;
+        while (end < all.size() && isLetter(all.get(end), (char) (first + end - from))) {
+            end++;
+        }
+        for (int at = from; at < end && end - from > 1; at++) {
+            add(all, at, at - from + 1);
+        }
+    }
+
+    /** Where on one line "A make    B do    C build" is cut; empty where no such letters stand far apart in a row. */
+    static List<Integer> cuts(String text) {
+        List<Integer> starts = new ArrayList<>();
+        Matcher matcher = APART.matcher(text);
+        while (matcher.find()) {
+            String letter = matcher.group(1);
+            boolean small = Character.isLowerCase(letter.charAt(0));
+            boolean next = Character.toUpperCase(letter.charAt(0)) == 'A' + starts.size();
+            boolean wide = !small || matcher.group().length() > 2;
+            if (next && wide) {
+                starts.add(matcher.start());
             }
         }
+        boolean small = !starts.isEmpty() && Character.isLowerCase(text.charAt(starts.get(0)));
+        return starts.size() >= (small ? FEWEST_APART - 1 : FEWEST_APART)
+                ? starts.stream().filter(start -> start > 0).toList()
+                : List.of();
     }
 
     private static boolean isLetter(Cues cues, char letter) {
         Matcher matcher = BARE.matcher(cues.text());
         return cues.labels().isEmpty()
                 && matcher.lookingAt()
-                && matcher.group(1).charAt(0) == letter;
+                && printed(matcher).charAt(0) == letter;
+    }
+
+    private static String printed(Matcher matcher) {
+        return matcher.group(1) == null ? matcher.group(2) : matcher.group(1);
     }
 
     private static void add(List<Cues> all, int at, int ordinal) {
@@ -43,8 +75,13 @@ final class BareLetters {
         Matcher matcher = BARE.matcher(cues.line().text())
                 .region(from, cues.piece().segment().to());
         if (matcher.lookingAt()) {
-            List<Label> labels = new ArrayList<>(
-                    List.of(new Label(Label.Kind.LETTER, ordinal, matcher.group(1), "A", from, matcher.end())));
+            List<Label> labels = new ArrayList<>(List.of(new Label(
+                    Label.Kind.LETTER,
+                    ordinal,
+                    printed(matcher),
+                    Character.isLowerCase(printed(matcher).charAt(0)) ? "a" : "A",
+                    from,
+                    matcher.end())));
             all.set(at, cues.withLabels(labels));
         }
     }

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  */
 final class BareNumbers {
 
-    private static final Pattern BARE = Pattern.compile("(\\d{1,3})\\s+(?=[\\p{Lu}\u00bf\u00a1\"\u201c_(])");
+    private static final Pattern BARE = Pattern.compile("(\\d{1,3})(?:\\s+(?=[\\p{Lu}\u00bf\u00a1\"\u201c_(])|\\s*$)");
 
     /** A shorter run may be numbers of something else at the beginning of lines. */
     private static final int IN_EARNEST = 3;
@@ -21,7 +21,7 @@ final class BareNumbers {
     static void label(List<Cues> all) {
         boolean numbered = all.stream()
                 .flatMap(cues -> cues.labels().stream())
-                .anyMatch(label -> label.kind() == Label.Kind.NUMBER);
+                .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
         List<Integer> run = numbered ? List.of() : run(all);
         if (run.size() >= IN_EARNEST) {
             for (int i = 0; i < run.size(); i++) {

@@ -68,7 +68,7 @@ final class CueFinder {
     /** "… are (1) ______ .": gaps with the numbers of the questions that offer words for them. */
     private static final Pattern CLOZE = Pattern.compile("[(\\[]\\d{1,3}[)\\]]\\s*[_.\u2026]{3,}");
 
-    private static final Pattern SECTION = Vocabulary.pattern(WORDS.either("section") + "\\s+(?:"
+    private static final Pattern SECTION = Vocabulary.pattern(WORDS.either("section") + "\\s{1,2}(?:"
             + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
     private static final Pattern INSTRUCTION =
             Vocabulary.pattern("(?:.{0,60}[.!:(]\\s*)?" + WORDS.either("instruction") + "\\b.*");

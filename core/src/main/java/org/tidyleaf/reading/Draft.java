@@ -11,7 +11,9 @@ import org.tidyleaf.source.Segment;
 /** A question while its lines are gathered. Private to one reading, filled by {@link DraftMaker} alone. */
 final class Draft {
     final String id;
-    final String number;
+    /** As printed; the letter of a part comes behind the number of its question. */
+    String number;
+
     final int section;
     final List<Cues> cues = new ArrayList<>();
     final List<Segment> stem = new ArrayList<>();

@@ -54,7 +54,7 @@ final class DraftMaker {
         this.columns = layouts.columns();
         this.blocks = layouts.blocks();
         this.source = source;
-        this.roles = roles;
+        this.roles = new ArrayList<>(roles);
         this.habits = habits;
         this.lessons = lessons;
         this.prose = new ProseMaker(source);
@@ -73,11 +73,16 @@ final class DraftMaker {
         for (int i = 0; i < roles.size(); i++) {
             take(i, roles.get(i));
         }
-        linkPassages();
         for (int i = 0; i < owners.length; i++) {
             // A picture that waited for a question that never came belongs to none.
             owners[i] = owners[i] > questions.size() ? 0 : owners[i];
         }
+        if (!habits.parts().isEmpty()) {
+            List<Draft> joined = NestedParts.join(questions, habits.parts(), roles, owners);
+            questions.clear();
+            questions.addAll(joined);
+        }
+        linkPassages();
         List<Stimulus> stimuli = new ArrayList<>(passages.stream()
                 .map(p -> new Stimulus(prose.text(p.segments())))
                 .toList());

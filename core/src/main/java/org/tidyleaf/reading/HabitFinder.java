@@ -85,11 +85,17 @@ final class HabitFinder {
             stems.put(shape, members.size());
             members.forEach(seen -> chained.add(seen.piece()));
         });
+        Map<Integer, String> parts = NestedParts.find(all, chained, options.keySet());
+        parts.forEach((piece, shape) -> {
+            chained.add(piece);
+            stems.merge(shape, 1, Integer::sum);
+        });
         return new Habits(
                 Map.copyOf(stems),
                 Map.copyOf(options),
                 Set.copyOf(chained),
                 Set.copyOf(headings),
+                Set.copyOf(parts.keySet()),
                 Set.copyOf(listed),
                 hasBarePoints(all, options, without),
                 hasMarginKey(all, chained, stems));
@@ -107,7 +113,8 @@ final class HabitFinder {
                     && chains.entrySet().stream()
                             .filter(e ->
                                     e.getValue().get(0).label().kind() == Label.Kind.NUMBER && !isWorded(e.getKey()))
-                            .anyMatch(e -> countsOnThrough(all, outer, series.get(e.getKey())));
+                            .anyMatch(e -> countsOnThrough(all, outer, series.get(e.getKey()))
+                                    || asksInEach(all, outer, series.get(e.getKey())));
             if (heads) {
                 chains.remove(shape);
                 return outer.stream().map(Seen::piece).collect(Collectors.toSet());
@@ -167,6 +174,25 @@ final class HabitFinder {
         int first = outer.get(0).piece();
         boolean behind = inner.stream().allMatch(s -> s.piece() > first);
         return restarts == 1 && inner.size() > outer.size() && asking * 2 >= inner.size() && behind;
+    }
+
+    /** "Exercise 1: 1) … 2) … Exercise 2: 1) … 2) …": numbers that begin anew in several and ask by themselves. */
+    private static boolean asksInEach(List<Cues> all, List<Seen> outer, List<Seen> inner) {
+        long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
+        long asking = inner.stream().filter(s -> isAnswered(all, s.piece())).count();
+        int first = outer.get(0).piece();
+        boolean behind = inner.stream().allMatch(s -> s.piece() > first);
+        return restarts > 1 && inner.size() > restarts && behind && asking * 3 >= inner.size() * 2;
+    }
+
+    /** Whether a line has its own place to answer: a gap, a pair to judge by, or options right below it. */
+    private static boolean isAnswered(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        boolean options = piece + 1 < all.size()
+                && all.get(piece + 1).labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.BOX
+                                || label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
+        return options || cues.is(Trait.GAP) || StemTrimmer.endsWithPair(cues.text());
     }
 
     /** A label and the place of its piece. */

@@ -181,8 +181,8 @@ final class KeyGatherer {
             Matcher answer = Pattern.compile("(?:^|\\s|[,;])[(\\[]?" + part.group(2)
                             + "[).:\\]]\\s*(.*?)(?=(?:\\s|[,;])+[(\\[]?[a-z][).:\\]]\\s|$)")
                     .matcher(whole.text());
-            Matcher spaced = Pattern.compile(
-                            "(?:^|[,;]\\s*|\\s)" + part.group(2) + "\\s+(\\S+?)(?=[,;]?\\s+[a-z]\\s|[,;.]?$)")
+            Matcher spaced = Pattern.compile("(?:^|[,;]\\s*|\\s)" + part.group(2)
+                            + "\\s+(\\S.*?)(?=(?:[,;]\\s*|\\s+)[a-z]\\s+\\S|[,;.]?$)")
                     .matcher(whole.text());
             Optional<String> said = answer.find()
                     ? Optional.of(answer.group(1))

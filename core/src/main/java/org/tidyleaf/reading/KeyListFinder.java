@@ -45,7 +45,8 @@ final class KeyListFinder {
     private static final Pattern LETTERS_ONLY =
             Pattern.compile("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
 
-    private static final Pattern PART_HEAD = Vocabulary.pattern("(" + Vocabulary.ALL.either("section") + "\\s+(?:"
+    private static final Pattern PART_HEAD = Vocabulary.pattern("((?:" + Vocabulary.ALL.either("section")
+            + "|(?=.*?:\\s*[(]?\\d{1,3}\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
             + Vocabulary.ALL.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5}))\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
 
     /** "distance   Bonus: a cast": what is said of something else behind a wide space. */
@@ -382,6 +383,7 @@ final class KeyListFinder {
     private void numbered(String text, int line) {
         Matcher matcher = NUMBER.matcher(text);
         String number = "";
+        String sign = "";
         int from = -1;
         while (matcher.find()) {
             int value = Integer.parseInt(matcher.group(1));
@@ -389,11 +391,15 @@ final class KeyListFinder {
                     ? matcher.start() == 0
                     : value == last + 1
                             || value == last && !matcher.group(2).isEmpty()
-                            || value > last && (isApartInList(text, matcher) || isApart(text, matcher));
+                            || value > last
+                                    && (isApartInList(text, matcher)
+                                            || isApart(text, matcher)
+                                            || isClosedAlike(text, matcher, sign));
             if (next) {
                 if (from >= 0) {
                     add(number, text.substring(from, matcher.start()), line);
                 }
+                sign = sign.isEmpty() ? closing(matcher) : sign;
                 number = matcher.group(1) + matcher.group(2);
                 from = matcher.end();
                 last = value;
@@ -408,6 +414,17 @@ final class KeyListFinder {
     private static boolean isApartInList(String text, Matcher number) {
         boolean behindComma = text.substring(0, number.start()).stripTrailing().matches("(?s).*[,;]");
         return behindComma && text.substring(number.end()).matches("(?s)[^,;\\d]*\\p{L}.*");
+    }
+
+    /** "2) comb 4) B": a bracket closes every number, and numbers without an answer are passed over. */
+    private static boolean isClosedAlike(String text, Matcher number, String sign) {
+        return sign.equals(")")
+                && closing(number).equals(sign)
+                && !text.substring(0, number.start()).isBlank();
+    }
+
+    private static String closing(Matcher number) {
+        return number.group().strip().replaceAll(".*[\\p{L}\\d]", "");
     }
 
     /** "Q.4 queen   Q.8 21.6 kg": a worded number behind a wide space begins an answer, whatever numbers have none. */

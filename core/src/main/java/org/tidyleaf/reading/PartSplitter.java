@@ -77,11 +77,13 @@ final class PartSplitter {
                 .allMatch(option -> ASKS.matcher(text(option)).matches());
         boolean pointed = draft.options.stream()
                 .allMatch(option -> PointsFinder.beside(text(option)).isPresent());
+        boolean alternatives =
+                draft.options.stream().allMatch(option -> AlternativesMaker.hasAlternatives(text(option)));
         boolean notes = NOTES.matcher(text(draft.stem)).find();
         if (areJudged(draft)) {
             return true;
         }
-        return gaps && !text(draft.stem).endsWith("?") || ask || pointed || notes;
+        return gaps && !text(draft.stem).endsWith("?") || ask || pointed || notes || alternatives;
     }
 
     /** "True or false? a) Bees sleep. b) …": each lettered line is a statement to judge by itself. */

@@ -31,6 +31,10 @@ final class PartsMaker {
             "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:[(\\[]?(\\d{1,2}|[A-Za-z]|[ivx]{2,4})[.):\\]]\\s*|(\\d{1,2}|[A-Za-z])\\s+)");
     private static final Pattern BLANK_BEFORE =
             Pattern.compile("\\s*(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
+    /** Dots to draw lines between. */
+    private static final Pattern DOTS =
+            Pattern.compile("\\s*[\u2022\u00b7\u25cf\u25cb\u2219]\\s{2,}[\u2022\u00b7\u25cf\u25cb\u2219]\\s*");
+
     private static final Pattern ROW_LABEL = Pattern.compile("\\s*[(\\[]?(?:[a-z]|\\d{1,2}|[ivx]{1,4})[.):\\]]\\s+");
     private static final Pattern PAIR_KEY =
             Pattern.compile("([ivx]{2,4}|\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
@@ -111,6 +115,12 @@ final class PartsMaker {
         List<Segment> left = new ArrayList<>();
         List<Segment> right = new ArrayList<>();
         boolean equals = sides(draft, left, right);
+        if (writtenBefore(left)
+                        .filter(all -> all.stream().allMatch(String::isEmpty))
+                        .isPresent()
+                && side(left).labels().isEmpty()) {
+            left = left.stream().map(this::withoutBlank).toList();
+        }
         Side lefts = side(left).orAside(labels(draft, 0));
         Optional<List<String>> numbered = writtenBefore(right);
         if (numbered.isPresent()) {
@@ -178,11 +188,14 @@ final class PartsMaker {
                 equals = false;
                 continue;
             }
-            Matcher between = BlockFinder.BETWEEN.matcher(cues.line().text()).region(segment.from(), segment.to());
-            if (between.find()) {
+            Matcher dots = DOTS.matcher(cues.line().text()).region(segment.from(), segment.to());
+            Matcher between = dots.find()
+                    ? dots
+                    : BlockFinder.BETWEEN.matcher(cues.line().text()).region(segment.from(), segment.to());
+            if (between == dots || between.find()) {
                 left.add(new Segment(segment.line(), segment.from(), between.start()));
                 right.add(new Segment(segment.line(), between.end(), segment.to()));
-                equals &= !between.group().isBlank();
+                equals &= between != dots && !between.group().isBlank();
             } else {
                 right.add(segment);
                 equals = false;
@@ -259,9 +272,28 @@ final class PartsMaker {
             }
         }
         List<Integer> key = new ArrayList<>();
+        if (lefts.labels().isEmpty()) {
+            return keyByWords(said, lefts, rights);
+        }
         for (String label : lefts.labels()) {
             Integer place = places.get(label.toLowerCase(Locale.ROOT));
             if (place == null) {
+                return List.of();
+            }
+            key.add(place);
+        }
+        return key;
+    }
+
+    /** "drone-b, worker-a": the lefts have no labels but their words. */
+    private static List<Integer> keyByWords(String said, Side lefts, Side rights) {
+        List<Integer> key = new ArrayList<>();
+        for (Prose left : lefts.texts()) {
+            Matcher matcher = Pattern.compile("(?i)(?:^|[\\s,;(])" + Pattern.quote(left.plain())
+                            + "\\s*[-\u2013:=\u2192]\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)")
+                    .matcher(said);
+            int place = matcher.find() ? indexOf(rights.labels(), matcher.group(1)) : -1;
+            if (place < 0) {
                 return List.of();
             }
             key.add(place);

@@ -108,6 +108,9 @@ final class PieceSplitter {
         if (best.isEmpty()) {
             best = numbers(text);
         }
+        if (best.isEmpty() && line.layout().cell().isEmpty()) {
+            best = BareLetters.cuts(text);
+        }
         return withAnswer(line, best.isEmpty() ? boxes(text) : best);
     }
 

@@ -101,7 +101,12 @@ final class QuestionMaker {
                 && draft.pairs.isEmpty()
                 && draft.rows.isEmpty()
                 && draft.writingLines() == 0;
-        return bare ? AlternativesMaker.find(particulars, key, says(draft)) : Optional.empty();
+        return bare
+                ? AlternativesMaker.find(
+                        particulars,
+                        key,
+                        says(draft) + " " + prose.text(draft.lead).plain())
+                : Optional.empty();
     }
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {

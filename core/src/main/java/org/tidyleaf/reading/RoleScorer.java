@@ -103,9 +103,14 @@ final class RoleScorer {
     private static Set<Integer> loneHeads(List<Cues> all, Habits habits) {
         Set<Integer> lone = new HashSet<>();
         boolean empty = true;
+        int below = all.size();
         for (int i = all.size() - 1; i >= 0; i--) {
             if (habits.chained().contains(i)) {
                 empty = false;
+            } else if (habits.headings().contains(i) && empty && i + 1 < below && asks(all.get(i + 1))) {
+                // "Part 4: Writing" and below it nothing but "Write a letter …".
+                lone.add(i + 1);
+                below = i;
             } else if (habits.headings().contains(i)) {
                 boolean asks = EXPLAINS.matcher(all.get(i).text()).matches()
                         && (all.get(i).is(Trait.ENDS_SENTENCE)
@@ -114,9 +119,14 @@ final class RoleScorer {
                     lone.add(i);
                 }
                 empty = true;
+                below = i;
             }
         }
         return lone;
+    }
+
+    private static boolean asks(Cues cues) {
+        return EXPLAINS.matcher(cues.text()).matches() && cues.is(Trait.ENDS_SENTENCE);
     }
 
     private boolean hasStemLabel(Cues cues) {
@@ -202,6 +212,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.sign().isPresent() || isLabelledHead(index, cues) ? CLEAR : 0;
+        fit -= loneHeads.contains(index) ? SURE : 0;
         return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
     }
 
@@ -352,7 +363,7 @@ final class RoleScorer {
         } else if (ticked) {
             fit = CLEAR;
         } else {
-            fit = bareOption(cues, before, from);
+            fit = bareOption(index, cues, before, from);
             // Boxes and bullets begin with the first option, not with the second.
             boolean boxesBelow = index + 1 < all.size() && isTicked(all.get(index + 1));
             fit -= from.option() == 0 && boxesBelow && cues.sign().isEmpty() ? CLEAR + LEANING : 0;
@@ -369,8 +380,12 @@ final class RoleScorer {
     }
 
     /** An option without letter or bullet: a line of its own right below its question or the option above. */
-    private double bareOption(Cues cues, Optional<Cues> before, Step from) {
-        double fit = habits.lettersOptions() ? -CLEAR : SLIGHT;
+    private double bareOption(int index, Cues cues, Optional<Cues> before, Step from) {
+        // A sign beside a line without a letter says that this question's options have none.
+        boolean unlettered = isSignedBare(cues)
+                || before.filter(RoleScorer::isSignedBare).isPresent()
+                || index + 1 < all.size() && isSignedBare(all.get(index + 1));
+        double fit = habits.lettersOptions() && !unlettered ? -CLEAR : SLIGHT;
         fit += cues.is(Trait.JUDGEMENT_WORD) ? CLEAR : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= cues.is(Trait.QUESTION_MARK) ? LEANING : 0;
@@ -389,11 +404,17 @@ final class RoleScorer {
         return fit - (hasStemLabel(cues) ? SURE : 0);
     }
 
+    private static boolean isSignedBare(Cues cues) {
+        return cues.sign().isPresent() && cues.labels().isEmpty() && cues.lead().isEmpty();
+    }
+
     private double optionGoesOn(int index, Cues cues, Optional<Cues> before) {
         double fit = habits.lettersOptions() ? flow(cues, before) : -CLEAR;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= cues.lead().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.BOLD) && before.filter(b -> b.is(Trait.BOLD)).isEmpty() ? LEANING : 0;
+        // A sign stands behind the whole option.
+        fit -= before.flatMap(Cues::sign).isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) || cues.is(Trait.CAPITALS) ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.POINTS_ONLY) ? SURE : 0;
         return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);

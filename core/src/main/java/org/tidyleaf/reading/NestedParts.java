@@ -1,0 +1,124 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * "5. Read the scale. (a) Which …? A … B … (b) How …? A … B …": letters below a number that have lettered options of their
+ * own are parts, 5a and 5b, and what the number stands before is what they share.
+ */
+final class NestedParts {
+
+    private NestedParts() {}
+
+    /** The pieces that letter such parts, each with its label's shape. */
+    static Map<Integer, String> find(List<Cues> all, Set<Integer> numbered, Set<String> letters) {
+        Map<Integer, String> found = new HashMap<>();
+        int from = 0;
+        while (from < all.size()) {
+            int to = from + 1;
+            while (to < all.size() && !numbered.contains(to)) {
+                to++;
+            }
+            if (numbered.contains(from)) {
+                for (String shape : letters) {
+                    List<Integer> parts = partsIn(all, from + 1, to, shape, letters);
+                    parts.forEach(piece -> found.put(piece, shape));
+                }
+            }
+            from = to;
+        }
+        return found;
+    }
+
+    private static List<Integer> partsIn(List<Cues> all, int from, int to, String shape, Set<String> letters) {
+        List<Integer> parts = new ArrayList<>();
+        int nested = 0;
+        int last = 0;
+        for (int i = from; i < to; i++) {
+            int expected = parts.size() + 1;
+            if (label(all.get(i), shape)
+                    .filter(label -> label.ordinal() == expected)
+                    .isPresent()) {
+                parts.add(i);
+            } else if (!parts.isEmpty() && beginsOptions(all, i, to, shape, letters)) {
+                nested += last == parts.size() ? 0 : 1;
+                last = parts.size();
+            }
+        }
+        // What only the last of them runs into are statements above the question's own options.
+        boolean inEarnest = nested > 1 || nested == 1 && last < parts.size();
+        return parts.size() > 1 && inEarnest ? parts : List.of();
+    }
+
+    /** Whether a first and a second letter of another series stand one below the other. */
+    private static boolean beginsOptions(List<Cues> all, int piece, int to, String shape, Set<String> letters) {
+        return piece + 1 < to
+                && letters.stream()
+                        .filter(other -> !other.equals(shape))
+                        .anyMatch(other -> isAt(all.get(piece), other, 1) && isAt(all.get(piece + 1), other, 2));
+    }
+
+    private static boolean isAt(Cues cues, String shape, int ordinal) {
+        return label(cues, shape).filter(label -> label.ordinal() == ordinal).isPresent();
+    }
+
+    private static Optional<Label> label(Cues cues, String shape) {
+        return cues.labels().stream()
+                .filter(label -> label.shape().equals(shape))
+                .findFirst();
+    }
+
+    /**
+     * Gives each part the number of its question and what stands there as its lead; the question itself is none.
+     *
+     * @param owners for each piece the 1-based place of its question; changed
+     * @param roles changed where the lead becomes a passage
+     */
+    static List<Draft> join(List<Draft> questions, Set<Integer> parts, List<Assigned> roles, int[] owners) {
+        Set<Integer> ofParts = new HashSet<>();
+        parts.forEach(piece -> ofParts.add(owners[piece]));
+        List<Draft> kept = new ArrayList<>();
+        int[] places = new int[questions.size() + 2];
+        Optional<Draft> whole = Optional.empty();
+        for (int place = 1; place <= questions.size(); place++) {
+            Draft draft = questions.get(place - 1);
+            boolean part = ofParts.contains(place) && whole.isPresent();
+            boolean lead = !part && place < questions.size() && ofParts.contains(place + 1) && draft.options.isEmpty();
+            whole = lead ? Optional.of(draft) : part ? whole : Optional.empty();
+            if (part) {
+                draft.number = whole.get().number + draft.number;
+                draft.lead.addAll(whole.get().stem);
+                draft.pictures.addAll(0, whole.get().pictures);
+                whole.get().pictures.clear();
+            }
+            if (!lead) {
+                kept.add(draft);
+            }
+            places[place] = lead ? kept.size() + 1 : kept.size();
+            if (lead) {
+                asPassage(place, roles, owners);
+            }
+        }
+        for (int i = 0; i < owners.length; i++) {
+            owners[i] = owners[i] > questions.size() ? owners[i] : places[owners[i]];
+        }
+        return kept;
+    }
+
+    private static void asPassage(int place, List<Assigned> roles, int[] owners) {
+        for (int i = 0; i < owners.length; i++) {
+            Assigned piece = roles.get(i);
+            if (owners[i] == place && piece.step().role() == Role.STEM) {
+                Step step = new Step(
+                        Role.STIMULUS, piece.step().more(), piece.step().option());
+                roles.set(i, new Assigned(piece.cues(), step, piece.doubt()));
+            }
+        }
+    }
+}
