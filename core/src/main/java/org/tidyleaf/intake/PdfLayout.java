@@ -33,6 +33,9 @@ final class PdfLayout {
     /** So many rows side by side make columns, fewer a table. */
     private static final int COLUMN_ROWS = 6;
 
+    /** Lines of text in a column have at least so many letters. */
+    private static final int COLUMN_LETTERS = 6;
+
     /** The share of a page's height at its top and bottom where running heads stand. */
     private static final float MARGIN = 0.1f;
 
@@ -145,17 +148,29 @@ final class PdfLayout {
             int end = from;
             int left = 0;
             int right = 0;
+            int texts = 0;
             while (end < rows.size() && isClear(rows.get(end), x)) {
                 left += rows.get(end).left() < x ? 1 : 0;
                 right += rows.get(end).right() > x ? 1 : 0;
+                texts += isText(rows.get(end), x) ? 1 : 0;
                 end++;
             }
-            boolean both = left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from;
+            boolean both =
+                    texts * 3 >= right && left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from;
             if (both && end > best.end()) {
                 best = new Block(end, x);
             }
         }
         return best;
+    }
+
+    /** "T / F" or a blank to the right of each line is no column of its own. */
+    private static boolean isText(Row row, float x) {
+        return row.glyphs().stream()
+                        .filter(glyph -> glyph.x() > x
+                                && Character.isLetterOrDigit(glyph.text().codePointAt(0)))
+                        .count()
+                >= COLUMN_LETTERS;
     }
 
     private static boolean isClear(Row row, float x) {
