@@ -160,17 +160,32 @@ final class KeyListFinder {
                 if (finder.items.isEmpty()) {
                     finder.numbered(said, line);
                 }
+                finder.taken.add(i);
+                finder.wrapped(i + 1);
                 boolean first =
                         !finder.items.isEmpty() && finder.items.get(0).number().equals("1");
                 boolean named = finder.items.size() >= SEVERAL;
                 if ((first || named)
                         && finder.items.size() > Math.max(2, gapsAbove(all, i))
                         && answersAll(all, i, finder.items, blocks)) {
-                    return Optional.of(new KeyList(List.copyOf(finder.items), Set.of(i), KeySource.ANSWER_LIST));
+                    return Optional.of(
+                            new KeyList(List.copyOf(finder.items), Set.copyOf(finder.taken), KeySource.ANSWER_LIST));
                 }
             }
         }
         return Optional.empty();
+    }
+
+    /** "Key: 1 wax … 11 drew" wraps, and "12 found" stands on the next line. */
+    private void wrapped(int from) {
+        for (int i = from; i < all.size() && !all.get(i).is(Cues.Trait.OFF_BODY); i++) {
+            int before = items.size();
+            numbered(all.get(i).text(), all.get(i).line().number());
+            if (items.size() == before) {
+                return;
+            }
+            taken.add(i);
+        }
     }
 
     /** "1. D", "2. B", "3. C" at the very end: numbers that have been above, with nothing but a letter each. */
