@@ -176,14 +176,21 @@ final class KeyListFinder {
         return Optional.empty();
     }
 
-    /** "Key: 1 wax … 11 drew" wraps, and "12 found" stands on the next line. */
+    /** "Key: 1 wax … 11 drew" wraps, and "12 found" stands on the last line of all. */
     private void wrapped(int from) {
+        List<KeyList.Item> kept = List.copyOf(items);
         for (int i = from; i < all.size() && !all.get(i).is(Cues.Trait.OFF_BODY); i++) {
-            int before = items.size();
-            numbered(all.get(i).text(), all.get(i).line().number());
-            if (items.size() == before) {
+            Matcher number = NUMBER.matcher(all.get(i).text());
+            boolean countsOn = number.lookingAt()
+                    && Integer.parseInt(number.group(1)) == last + 1
+                    && all.get(i).spaceBefore() == 0;
+            if (!countsOn) {
+                items.clear();
+                items.addAll(kept);
+                taken.removeIf(piece -> piece >= from);
                 return;
             }
+            numbered(all.get(i).text(), all.get(i).line().number());
             taken.add(i);
         }
     }
