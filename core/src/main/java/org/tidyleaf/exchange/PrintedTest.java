@@ -33,7 +33,7 @@ import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 
 /**
- * A test on paper as a .docx: name line and points at the top, questions kept together, room to write. With its key it has
+ * A test on paper: name line and points at the top, questions kept together, room to write. With its key it has
  * answer lines, in habits that our own reader knows.
  */
 public final class PrintedTest implements Question.Cases<Boolean> {
@@ -49,13 +49,14 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     private static final int INDENT = 400;
 
-    private final WordDocument document = new WordDocument();
+    private final PrintDocument document;
     private final Quiz quiz;
     private final boolean keyed;
     private int sectionsPrinted;
     private final Function<String, Optional<Figure>> figures;
 
-    private PrintedTest(Quiz quiz, boolean keyed, Function<String, Optional<Figure>> figures) {
+    private PrintedTest(PrintDocument document, Quiz quiz, boolean keyed, Function<String, Optional<Figure>> figures) {
+        this.document = document;
         this.quiz = quiz;
         this.keyed = keyed;
         this.figures = figures;
@@ -67,13 +68,16 @@ public final class PrintedTest implements Question.Cases<Boolean> {
      * @param keyed whether the right answers stand in it
      * @param figures gives a picture by its id; one that is not there is left out
      */
-    public static void write(Quiz quiz, boolean keyed, Function<String, Optional<Figure>> figures, OutputStream out)
+    public static void write(
+            Paper paper, Quiz quiz, boolean keyed, Function<String, Optional<Figure>> figures, OutputStream out)
             throws IOException {
-        new PrintedTest(quiz, keyed, figures).write(out);
+        PrintDocument document = paper.document(quiz.title());
+        new PrintedTest(document, quiz, keyed, figures).print();
+        document.write(out);
     }
 
-    private void write(OutputStream out) throws IOException {
-        document.begin(new WordDocument.Look("Title", 0, true, 0))
+    private void print() {
+        document.begin(new PrintDocument.Look("Title", 0, true, 0))
                 .run(quiz.title(), Set.of())
                 .end();
         if (!keyed) {
@@ -101,11 +105,10 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         if (sectionsPrinted < quiz.sections().size()) {
             sections(quiz.sections().size() - 1);
         }
-        document.write(out);
     }
 
     private void line(String text, int indent) {
-        document.begin(new WordDocument.Look("", indent, false, 0))
+        document.begin(new PrintDocument.Look("", indent, false, 0))
                 .run(text, Set.of())
                 .end();
     }
@@ -120,11 +123,11 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     }
 
     private void section(Section section) {
-        document.begin(new WordDocument.Look("Heading1", 0, true, 280))
+        document.begin(new PrintDocument.Look("Heading1", 0, true, 280))
                 .run(section.title(), Set.of())
                 .end();
         if (!section.instructions().isEmpty()) {
-            document.begin(WordDocument.Look.PLAIN.kept());
+            document.begin(PrintDocument.Look.PLAIN.kept());
             for (Inline part : section.instructions().parts()) {
                 document.run(part.plain(), Set.of(Emphasis.ITALIC));
             }
@@ -135,7 +138,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     /** What stands above lettered parts has their number; other passages have none. */
     private void passage(int place) {
         Prose text = quiz.stimuli().get(place).text();
-        document.begin(new WordDocument.Look("", 0, true, 200));
+        document.begin(new PrintDocument.Look("", 0, true, 200));
         leadNumber(place).ifPresent(number -> document.run(number + ". ", Set.of()));
         prose(text);
         document.end();
@@ -182,7 +185,8 @@ public final class PrintedTest implements Question.Cases<Boolean> {
             parts(question);
             return;
         }
-        document.begin(new WordDocument.Look("", 0, true, 200)).run(unnumbered ? "" : label(question, place), Set.of());
+        document.begin(new PrintDocument.Look("", 0, true, 200))
+                .run(unnumbered ? "" : label(question, place), Set.of());
         Prose stem = particulars.stem();
         int firstLine = question instanceof GapMatch ? stem.typed().indexOf('\n') : -1;
         prose(firstLine < 0 ? stem : stem.cut(0, firstLine));
@@ -246,7 +250,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     }
 
     private void said(String word, Prose text) {
-        document.begin(new WordDocument.Look("", INDENT, false, 0)).run(word, Set.of());
+        document.begin(new PrintDocument.Look("", INDENT, false, 0)).run(word, Set.of());
         prose(text);
         document.end();
     }
@@ -266,7 +270,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
             if (part instanceof Inline.Text text) {
                 document.run(text.text(), text.emphasis());
             } else if (part instanceof Inline.Formula formula) {
-                document.formula(MathMlToOmml.convert(formula.latex()));
+                document.formula(formula.latex());
             } else if (part instanceof Inline.Gap) {
                 document.run(RULE, Set.of());
             } else if (part instanceof Inline.Break) {
@@ -278,14 +282,14 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private void pictures(Prose prose) {
         prose.pictures()
                 .forEach(picture -> figures.apply(picture.figure()).ifPresent(figure -> {
-                    document.begin(WordDocument.Look.PLAIN.kept());
+                    document.begin(PrintDocument.Look.PLAIN.kept());
                     document.picture(figure);
                     document.end();
                 }));
     }
 
     private void option(String label, Prose text, boolean last) {
-        document.begin(new WordDocument.Look("", INDENT, !last, 0)).run(label, Set.of());
+        document.begin(new PrintDocument.Look("", INDENT, !last, 0)).run(label, Set.of());
         prose(text);
         document.end();
         pictures(text);
@@ -394,7 +398,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     }
 
     private void cell(String label, Prose text) {
-        document.beginCell().begin(WordDocument.Look.PLAIN).run(label, Set.of());
+        document.beginCell().begin(PrintDocument.Look.PLAIN).run(label, Set.of());
         prose(text);
         document.end().endCell();
     }
@@ -439,7 +443,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         Prose stem = gaps.particulars().stem();
         int firstLine = stem.typed().indexOf('\n');
         if (firstLine >= 0) {
-            document.begin(WordDocument.Look.PLAIN);
+            document.begin(PrintDocument.Look.PLAIN);
             prose(stem.cut(firstLine + 1, Integer.MAX_VALUE));
             document.end();
         }

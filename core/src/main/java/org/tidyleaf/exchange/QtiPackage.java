@@ -18,18 +18,28 @@ import org.tidyleaf.question.Section;
 import org.tidyleaf.source.Figure;
 
 /**
- * A whole test as a content package of QTI 3.0 (1EdTech): manifest, test, an item for each question, a stimulus for each
+ * A whole test as a content package of QTI 3.0 or 2.1 (1EdTech): manifest, test, an item for each question, a stimulus for each
  * passage, the pictures. The same quiz gives the same bytes.
  */
 public final class QtiPackage {
 
+    /** Which version of the standard a package is of. */
+    public enum Version {
+        V30,
+        /** What most programs take in; passages stand in each of their items there. */
+        V21
+    }
+
+    private static final String MANIFEST_21 = "http://www.imsglobal.org/xsd/imscp_v1p1";
     private static final String MANIFEST = "http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1";
 
     private final Quiz quiz;
+    private final Version version;
     private final Map<String, Figure> pictures = new LinkedHashMap<>();
     private final Map<String, String> files = new LinkedHashMap<>();
 
-    private QtiPackage(Quiz quiz, Function<String, Optional<Figure>> figures) {
+    private QtiPackage(Version version, Quiz quiz, Function<String, Optional<Figure>> figures) {
+        this.version = version;
         this.quiz = quiz;
         for (Prose prose : proses(quiz)) {
             for (Inline.Picture picture : prose.pictures()) {
@@ -44,12 +54,12 @@ public final class QtiPackage {
      *
      * @param figures gives a picture by its id; one that is not there is left out
      */
-    public static void write(Quiz quiz, Function<String, Optional<Figure>> figures, OutputStream out)
+    public static void write(Version version, Quiz quiz, Function<String, Optional<Figure>> figures, OutputStream out)
             throws IOException {
-        new QtiPackage(quiz, figures).write(out);
+        new QtiPackage(version, quiz, figures).write(out);
     }
 
-    private static List<Prose> proses(Quiz quiz) {
+    static List<Prose> proses(Quiz quiz) {
         List<Prose> proses = new ArrayList<>();
         quiz.stimuli().forEach(stimulus -> proses.add(stimulus.text()));
         for (Question question : quiz.questions()) {
@@ -61,7 +71,7 @@ public final class QtiPackage {
         return proses;
     }
 
-    private static String ending(String mediaType) {
+    static String ending(String mediaType) {
         return switch (mediaType) {
             case "image/jpeg" -> ".jpg";
             case "image/gif" -> ".gif";
@@ -73,17 +83,20 @@ public final class QtiPackage {
     private void write(OutputStream out) throws IOException {
         SteadyZip zip = new SteadyZip(out);
         zip.entry("imsmanifest.xml", manifest());
-        zip.entry("test.xml", test());
+        zip.entry("test.xml", version == Version.V30 ? test() : Qti21.write(test(), id -> ""));
         Map<String, String> fromItems = new LinkedHashMap<>();
         files.forEach((id, file) -> fromItems.put(id, "../" + file));
         QtiProse prose = new QtiProse(fromItems);
-        for (int i = 0; i < quiz.stimuli().size(); i++) {
+        for (int i = 0; i < quiz.stimuli().size() && version == Version.V30; i++) {
             zip.entry(stimulusFile(i), stimulus(i, prose));
         }
         for (Question question : quiz.questions()) {
             int stimulus = question.particulars().stimulus();
             String href = stimulus < 0 ? "" : "../" + stimulusFile(stimulus);
-            zip.entry(itemFile(question), QtiItem.write(question, prose, "s" + (stimulus + 1), href));
+            String item = QtiItem.write(question, prose, "s" + (stimulus + 1), href);
+            zip.entry(
+                    itemFile(question),
+                    version == Version.V30 ? item : Qti21.write(item, id -> stimulus(stimulus, prose)));
         }
         for (Map.Entry<String, Figure> picture : pictures.entrySet()) {
             zip.entry(
@@ -179,21 +192,24 @@ public final class QtiPackage {
     private String manifest() {
         XmlText out = new XmlText();
         out.markup("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n");
-        out.open("manifest", "xmlns", MANIFEST, "identifier", "manifest");
+        boolean old = version == Version.V21;
+        out.open("manifest", "xmlns", old ? MANIFEST_21 : MANIFEST, "identifier", "manifest");
         out.open("metadata")
-                .element("schema", "QTI Package")
-                .element("schemaversion", "3.0.0")
+                .element("schema", old ? "QTIv2.1 Package" : "QTI Package")
+                .element("schemaversion", old ? "1.0.0" : "3.0.0")
                 .close("metadata");
+        String ofTest = old ? "imsqti_test_xmlv2p1" : "imsqti_test_xmlv3p0";
+        String ofItem = old ? "imsqti_item_xmlv2p1" : "imsqti_item_xmlv3p0";
         out.empty("organizations").open("resources");
-        out.open("resource", "identifier", "r-test", "type", "imsqti_test_xmlv3p0", "href", "test.xml")
+        out.open("resource", "identifier", "r-test", "type", ofTest, "href", "test.xml")
                 .empty("file", "href", "test.xml");
         quiz.questions().forEach(question -> out.empty("dependency", "identifierref", "r-" + question.id()));
         out.close("resource");
         for (Question question : quiz.questions()) {
             String file = itemFile(question);
-            out.open("resource", "identifier", "r-" + question.id(), "type", "imsqti_item_xmlv3p0", "href", file)
+            out.open("resource", "identifier", "r-" + question.id(), "type", ofItem, "href", file)
                     .empty("file", "href", file);
-            if (question.particulars().stimulus() >= 0) {
+            if (question.particulars().stimulus() >= 0 && !old) {
                 out.empty(
                         "dependency",
                         "identifierref",
@@ -202,7 +218,7 @@ public final class QtiPackage {
             dependencies(out, question);
             out.close("resource");
         }
-        for (int i = 0; i < quiz.stimuli().size(); i++) {
+        for (int i = 0; i < quiz.stimuli().size() && !old; i++) {
             String file = stimulusFile(i);
             out.open("resource", "identifier", "r-s" + (i + 1), "type", "imsqti_stimulus_xmlv3p0", "href", file)
                     .empty("file", "href", file);
@@ -216,6 +232,10 @@ public final class QtiPackage {
     }
 
     private void dependencies(XmlText out, Question question) {
+        int stimulus = question.particulars().stimulus();
+        if (version == Version.V21 && stimulus >= 0) {
+            quiz.stimuli().get(stimulus).text().pictures().forEach(picture -> dependency(out, picture));
+        }
         question.particulars().stem().pictures().forEach(picture -> dependency(out, picture));
         if (question instanceof ChoiceQuestion choice) {
             choice.options().forEach(option -> option.text().pictures().forEach(picture -> dependency(out, picture)));

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import org.tidyleaf.intake.MathMlToLatex;
 import org.tidyleaf.intake.Xml;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
@@ -99,9 +100,7 @@ final class QtiProseReader {
     }
 
     private static String latex(Element math) {
-        return Xml.below(math, "annotation")
-                .map(Element::getTextContent)
-                .orElseGet(() -> math.getTextContent().strip());
+        return MathMlToLatex.convert(math);
     }
 
     private void picture(Element image, List<Inline> parts) {

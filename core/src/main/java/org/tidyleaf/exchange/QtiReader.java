@@ -15,9 +15,10 @@ import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Section;
 import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.source.Figure;
+import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 
-/** Content packages of QTI 3.0 back to a quiz; what is not understood is said item by item. */
+/** Content packages of QTI 3.0 and 2.x, and Common Cartridges, back to a quiz; what is not understood is said item by item. */
 public final class QtiReader {
 
     private final String name;
@@ -62,10 +63,12 @@ public final class QtiReader {
             Element resource = (Element) resources.item(i);
             String type = Xml.attribute(resource, "type");
             String href = Xml.attribute(resource, "href");
-            if (type.startsWith("imsqti_test_xmlv3")) {
+            if (type.matches("imsqti_test_xmlv[23].*|imsqti_assessment_xmlv2.*")) {
                 title = test(href);
-            } else if (type.startsWith("imsqti_item_xmlv3")) {
+            } else if (type.matches("imsqti_item_xmlv[23].*")) {
                 loose.add(href);
+            } else if (CartridgeReader.isAssessment(type)) {
+                title = cartridge(resource, title);
             }
         }
         if (questions.isEmpty() && remarks.isEmpty()) {
@@ -74,10 +77,30 @@ public final class QtiReader {
             }
         }
         if (questions.isEmpty() && remarks.isEmpty()) {
-            throw new IntakeException.Unreadable(name + " holds no items of QTI 3.0. Export it again in that version.");
+            throw new IntakeException.Unreadable(
+                    name
+                            + " holds no items of QTI 2.1 or 3.0 and no assessment of a Common Cartridge. Export it again as one of these.");
         }
         Quiz quiz = new Quiz(title, sections, stimuli, questions);
         return new Imported(quiz, List.copyOf(figures.values()), List.copyOf(remarks));
+    }
+
+    /** An assessment of a Common Cartridge; the first one's title is the whole's. */
+    private String cartridge(Element resource, String before) throws IntakeException {
+        String href = Xml.child(resource, "file")
+                .map(file -> Xml.attribute(file, "href"))
+                .orElse("");
+        Optional<byte[]> part = parts.find(href);
+        if (part.isEmpty()) {
+            remarks.add(href + " is named but not in the package.");
+            return before;
+        }
+        Element root = Xml.parse(href, part.get()).getDocumentElement();
+        questions.addAll(new CartridgeReader(this::figure, remarks).questions(root));
+        String title = Xml.below(root, "assessment")
+                .map(assessment -> Xml.attribute(assessment, "title"))
+                .orElse("");
+        return before.isEmpty() ? title : before;
     }
 
     private String test(String href) throws IntakeException {
@@ -86,7 +109,7 @@ public final class QtiReader {
             remarks.add("The test file " + href + " is missing; its items are read without their order.");
             return "";
         }
-        Element test = Xml.parse(href, part.get()).getDocumentElement();
+        Element test = renewed(href, part.get());
         for (Element testPart : Xml.children(test)) {
             if (testPart.getLocalName().equals("qti-test-part")) {
                 for (Element section : Xml.children(testPart)) {
@@ -125,8 +148,10 @@ public final class QtiReader {
             return;
         }
         try {
-            Element item = Xml.parse(href, part.get()).getDocumentElement();
-            int stimulus = -1;
+            Element item = renewed(href, part.get());
+            int stimulus = Qti21.takeStimulus(item)
+                    .map(passage -> passage(passage, folder(href)))
+                    .orElse(-1);
             Optional<Element> reference = Xml.child(item, "qti-assessment-stimulus-ref");
             if (reference.isPresent()) {
                 stimulus = stimulus(resolve(folder(href), Xml.attribute(reference.get(), "href")));
@@ -142,6 +167,24 @@ public final class QtiReader {
         } catch (IllegalArgumentException contradictory) {
             remarks.add(href + " contradicts itself (" + contradictory.getMessage() + "); it was left out.");
         }
+    }
+
+    /** In the words of 3.0, whichever version it was written in. */
+    private static Element renewed(String href, byte[] part) throws IntakeException {
+        Document file = Xml.parse(href, part);
+        if (Qti21.isOld(file.getDocumentElement())) {
+            Qti21.renew(file);
+        }
+        return file.getDocumentElement();
+    }
+
+    /** A passage that stands in each of its items, known by its name and its text. */
+    private int passage(Element passage, String folder) {
+        String known = Xml.attribute(passage, "id") + " " + passage.getTextContent();
+        return stimulusPlaces.computeIfAbsent(known, name -> {
+            stimuli.add(new Stimulus(new QtiProseReader(address -> figure(resolve(folder, address))).read(passage)));
+            return stimuli.size() - 1;
+        });
     }
 
     private int stimulus(String href) throws IntakeException {

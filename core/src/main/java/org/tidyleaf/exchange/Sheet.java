@@ -22,21 +22,28 @@ public final class Sheet {
     private Sheet() {}
 
     public static String write(Quiz quiz) {
+        StringBuilder text = new StringBuilder();
+        try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.RFC4180)) {
+            csv.printRecords(rows(quiz));
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return text.toString();
+    }
+
+    /** The heads, then a row for each question. */
+    static List<List<String>> rows(Quiz quiz) {
         int most = quiz.questions().stream()
                 .filter(ChoiceQuestion.class::isInstance)
                 .mapToInt(question -> ((ChoiceQuestion) question).options().size())
                 .max()
                 .orElse(0);
-        StringBuilder text = new StringBuilder();
-        try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            csv.printRecord(head(most));
-            for (int i = 0; i < quiz.questions().size(); i++) {
-                csv.printRecord(row(quiz, quiz.questions().get(i), i, most));
-            }
-        } catch (IOException impossible) {
-            throw new UncheckedIOException(impossible);
+        List<List<String>> rows = new ArrayList<>();
+        rows.add(head(most));
+        for (int i = 0; i < quiz.questions().size(); i++) {
+            rows.add(row(quiz, quiz.questions().get(i), i, most));
         }
-        return text.toString();
+        return rows;
     }
 
     private static List<String> head(int most) {

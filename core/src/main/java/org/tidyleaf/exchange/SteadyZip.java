@@ -3,6 +3,7 @@ package org.tidyleaf.exchange;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 
@@ -26,6 +27,21 @@ final class SteadyZip {
     void entry(String name, byte[] bytes) throws IOException {
         ZipEntry entry = new ZipEntry(name);
         entry.setTime(FIXED_TIME);
+        zip.putNextEntry(entry);
+        zip.write(bytes);
+        zip.closeEntry();
+    }
+
+    /** An entry that is not packed. */
+    void stored(String name, byte[] bytes) throws IOException {
+        CRC32 sum = new CRC32();
+        sum.update(bytes);
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(FIXED_TIME);
+        entry.setMethod(ZipEntry.STORED);
+        entry.setSize(bytes.length);
+        entry.setCompressedSize(bytes.length);
+        entry.setCrc(sum.getValue());
         zip.putNextEntry(entry);
         zip.write(bytes);
         zip.closeEntry();

@@ -12,7 +12,7 @@ import org.tidyleaf.source.Figure;
  * A .docx (ECMA-376, WordprocessingML) written paragraph by paragraph: plain text with emphasis, formulas, tables and
  * pictures. The same calls give the same bytes.
  */
-final class WordDocument {
+final class WordDocument implements PrintDocument {
 
     private static final String W = "http://schemas.openxmlformats.org/wordprocessingml/2006/main";
     private static final String R = "http://schemas.openxmlformats.org/officeDocument/2006/relationships";
@@ -26,16 +26,8 @@ final class WordDocument {
     private final XmlText body = new XmlText();
     private final List<Figure> pictures = new ArrayList<>();
 
-    /** How a paragraph stands. */
-    record Look(String style, int indent, boolean keepNext, int before) {
-        static final Look PLAIN = new Look("", 0, false, 0);
-
-        Look kept() {
-            return new Look(style, indent, true, before);
-        }
-    }
-
-    WordDocument begin(Look look) {
+    @Override
+    public WordDocument begin(Look look) {
         body.open("w:p").open("w:pPr");
         if (!look.style().isEmpty()) {
             body.empty("w:pStyle", "w:val", look.style());
@@ -52,12 +44,14 @@ final class WordDocument {
         return this;
     }
 
-    WordDocument end() {
+    @Override
+    public WordDocument end() {
         body.close("w:p");
         return this;
     }
 
-    WordDocument run(String text, Set<Emphasis> emphasis) {
+    @Override
+    public WordDocument run(String text, Set<Emphasis> emphasis) {
         if (text.isEmpty()) {
             return this;
         }
@@ -93,19 +87,20 @@ final class WordDocument {
         }
     }
 
-    WordDocument lineBreak() {
+    @Override
+    public WordDocument lineBreak() {
         body.open("w:r").empty("w:br").close("w:r");
         return this;
     }
 
-    /** A formula, given as the inside of an OMML {@code oMath}. */
-    WordDocument formula(String omml) {
-        body.open("m:oMath").markup(omml).close("m:oMath");
+    @Override
+    public WordDocument formula(String latex) {
+        body.open("m:oMath").markup(MathMlToOmml.convert(latex)).close("m:oMath");
         return this;
     }
 
-    /** A picture in the open paragraph, as large as it is but not wider than the page's text. */
-    WordDocument picture(Figure figure) {
+    @Override
+    public WordDocument picture(Figure figure) {
         pictures.add(figure);
         long[] size = PictureSize.of(figure.bytes());
         long wide = Math.min(WIDEST, size[0] * UNITS);
@@ -144,7 +139,8 @@ final class WordDocument {
         return this;
     }
 
-    WordDocument beginTable(int columns) {
+    @Override
+    public WordDocument beginTable(int columns) {
         body.open("w:tbl")
                 .open("w:tblPr")
                 .empty("w:tblW", "w:w", "5000", "w:type", "pct")
@@ -160,12 +156,14 @@ final class WordDocument {
         return this;
     }
 
-    WordDocument beginRow() {
+    @Override
+    public WordDocument beginRow() {
         body.open("w:tr").open("w:trPr").empty("w:cantSplit").close("w:trPr");
         return this;
     }
 
-    WordDocument beginCell() {
+    @Override
+    public WordDocument beginCell() {
         body.open("w:tc")
                 .open("w:tcPr")
                 .empty("w:tcW", "w:w", "0", "w:type", "auto")
@@ -173,22 +171,36 @@ final class WordDocument {
         return this;
     }
 
-    WordDocument endCell() {
+    @Override
+    public WordDocument endCell() {
         body.close("w:tc");
         return this;
     }
 
-    WordDocument endRow() {
+    @Override
+    public WordDocument endRow() {
         body.close("w:tr");
         return this;
     }
 
-    WordDocument endTable() {
+    @Override
+    public WordDocument endTable() {
         body.close("w:tbl");
         return this;
     }
 
-    void write(OutputStream out) throws IOException {
+    @Override
+    public WordDocument newPage() {
+        body.open("w:p")
+                .open("w:r")
+                .empty("w:br", "w:type", "page")
+                .close("w:r")
+                .close("w:p");
+        return this;
+    }
+
+    @Override
+    public void write(OutputStream out) throws IOException {
         SteadyZip zip = new SteadyZip(out);
         zip.entry("[Content_Types].xml", contentTypes());
         zip.entry(

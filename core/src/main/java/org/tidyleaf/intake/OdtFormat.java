@@ -1,5 +1,6 @@
 package org.tidyleaf.intake;
 
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -29,13 +30,33 @@ final class OdtFormat implements Format {
                 : Optional.of(Xml.parse(name, stylesPart.get()).getDocumentElement());
         OdtStyles known = new OdtStyles(styles, root);
         LineCollector lines = new LineCollector();
-        OdtWalker walker = new OdtWalker(lines, known, pictures(root, parts));
+        OdtWalker walker = new OdtWalker(lines, known, pictures(root, parts), formulas(name, root, parts));
         styles.flatMap(s -> Xml.below(s, "header")).ifPresent(header -> walker.walk(header, Place.HEADER));
         Xml.child(root, "body")
                 .flatMap(body -> Xml.child(body, "text"))
                 .ifPresent(text -> walker.walk(text, Place.BODY));
         styles.flatMap(s -> Xml.below(s, "footer")).ifPresent(footer -> walker.walk(footer, Place.FOOTER));
         return new Source(name, "odt", lines.lines(), walker.figures());
+    }
+
+    /** Formulas are documents of their own inside the archive; the LaTeX of each by its address. */
+    private static Map<String, String> formulas(String name, Element root, ZipParts parts) throws IntakeException {
+        Map<String, String> found = new TreeMap<>();
+        var objects = root.getElementsByTagNameNS("*", "object");
+        for (int i = 0; i < objects.getLength(); i++) {
+            String path = Xml.attribute((Element) objects.item(i), "href").replaceFirst("^\\./", "");
+            Optional<byte[]> content = parts.find(path.replaceFirst("/$", "") + "/content.xml");
+            if (content.isPresent()) {
+                // Older programs name a document type, which is never fetched and says nothing here.
+                String plain = new String(content.get(), StandardCharsets.UTF_8).replaceFirst("<!DOCTYPE[^>\\[]*>", "");
+                Element formula =
+                        Xml.parse(name, plain.getBytes(StandardCharsets.UTF_8)).getDocumentElement();
+                if (formula.getLocalName().equals("math")) {
+                    found.put(path, MathMlToLatex.convert(formula));
+                }
+            }
+        }
+        return found;
     }
 
     private static Map<String, byte[]> pictures(Element root, ZipParts parts) {

@@ -27,6 +27,7 @@ final class OdtWalker {
     private final LineCollector lines;
     private final OdtStyles styles;
     private final Map<String, byte[]> pictures;
+    private final Map<String, String> formulas;
     private final List<Figure> figures = new ArrayList<>();
     private final Map<String, int[]> counts = new HashMap<>();
     private final List<Runnable> after = new ArrayList<>();
@@ -35,10 +36,15 @@ final class OdtWalker {
     private int tables;
     private int depth;
 
-    OdtWalker(LineCollector lines, OdtStyles styles, Map<String, byte[]> pictures) {
+    /**
+     * @param pictures by their addresses in the archive
+     * @param formulas likewise, as LaTeX
+     */
+    OdtWalker(LineCollector lines, OdtStyles styles, Map<String, byte[]> pictures, Map<String, String> formulas) {
         this.lines = lines;
         this.styles = styles;
         this.pictures = pictures;
+        this.formulas = formulas;
     }
 
     List<Figure> figures() {
@@ -258,6 +264,15 @@ final class OdtWalker {
         Optional<Element> box = Xml.child(frame, "text-box");
         if (box.isPresent()) {
             after.add(() -> walk(box.get(), Place.TEXT_BOX));
+            return;
+        }
+        Optional<Element> object = Xml.child(frame, "object");
+        Optional<String> formula = object.map(o -> Xml.attribute(o, "href").replaceFirst("^\\./", ""))
+                .map(formulas::get)
+                .or(() -> object.flatMap(o -> Xml.child(o, "math")).map(MathMlToLatex::convert));
+        if (formula.isPresent()) {
+            // The picture beside it shows the same for programs that know no formulas.
+            lines.append("\\(" + formula.get() + "\\)", Set.of(), "");
             return;
         }
         Xml.child(frame, "image")

@@ -1,43 +1,10 @@
 package org.tidyleaf.intake;
 
-import java.util.Map;
 import java.util.stream.Collectors;
 import org.w3c.dom.Element;
 
 /** Office Math (ISO/IEC 29500-1, 22.1) to LaTeX, structure by structure. What it does not know is passed through as its parts. */
 final class OmmlToLatex {
-
-    private static final Map<String, String> SIGNS = Map.ofEntries(
-            Map.entry("\u00d7", "\\times "),
-            Map.entry("\u00f7", "\\div "),
-            Map.entry("\u00b7", "\\cdot "),
-            Map.entry("\u22c5", "\\cdot "),
-            Map.entry("\u2212", "-"),
-            Map.entry("\u00b1", "\\pm "),
-            Map.entry("\u2264", "\\leq "),
-            Map.entry("\u2265", "\\geq "),
-            Map.entry("\u2260", "\\neq "),
-            Map.entry("\u2248", "\\approx "),
-            Map.entry("\u221e", "\\infty "),
-            Map.entry("\u2192", "\\to "),
-            Map.entry("\u2211", "\\sum"),
-            Map.entry("\u220f", "\\prod"),
-            Map.entry("\u222b", "\\int"),
-            Map.entry("\u03b1", "\\alpha "),
-            Map.entry("\u03b2", "\\beta "),
-            Map.entry("\u03b3", "\\gamma "),
-            Map.entry("\u03b4", "\\delta "),
-            Map.entry("\u0394", "\\Delta "),
-            Map.entry("\u03b8", "\\theta "),
-            Map.entry("\u03bb", "\\lambda "),
-            Map.entry("\u03bc", "\\mu "),
-            Map.entry("\u03c0", "\\pi "),
-            Map.entry("\u03c1", "\\rho "),
-            Map.entry("\u03c3", "\\sigma "),
-            Map.entry("\u03c6", "\\varphi "),
-            Map.entry("\u03c9", "\\omega "),
-            Map.entry("\u03a9", "\\Omega "),
-            Map.entry("%", "\\%"));
 
     private OmmlToLatex() {}
 
@@ -76,7 +43,7 @@ final class OmmlToLatex {
                 child.getTextContent()
                         .codePoints()
                         .mapToObj(Character::toString)
-                        .forEach(sign -> latex.append(SIGNS.getOrDefault(sign, sign)));
+                        .forEach(sign -> latex.append(MathSigns.latex(sign)));
             }
         }
         return latex.toString();
@@ -104,8 +71,8 @@ final class OmmlToLatex {
     }
 
     private static String delimited(Element e) {
-        String left = fence(property(e, "dPr", "begChr", "("));
-        String right = fence(property(e, "dPr", "endChr", ")"));
+        String left = MathSigns.fence(property(e, "dPr", "begChr", "("));
+        String right = MathSigns.fence(property(e, "dPr", "endChr", ")"));
         String inside = Xml.children(e).stream()
                 .filter(child -> child.getLocalName().equals("e"))
                 .map(child -> all(child).strip())
@@ -113,19 +80,11 @@ final class OmmlToLatex {
         return "\\left" + left + " " + inside + " \\right" + right;
     }
 
-    private static String fence(String sign) {
-        return switch (sign) {
-            case "" -> ".";
-            case "{", "}" -> "\\" + sign;
-            default -> sign;
-        };
-    }
-
     private static String nary(Element e) {
         String sign = property(e, "naryPr", "chr", "\u222b");
         String sub = part(e, "sub");
         String sup = part(e, "sup");
-        return SIGNS.getOrDefault(sign, sign)
+        return MathSigns.latex(sign)
                 + (sub.isEmpty() ? "" : "_{" + sub + "}")
                 + (sup.isEmpty() ? "" : "^{" + sup + "}")
                 + " " + part(e, "e");
@@ -133,19 +92,11 @@ final class OmmlToLatex {
 
     private static String function(Element e) {
         String name = part(e, "fName");
-        boolean known = name.matches("sin|cos|tan|log|ln|exp|lim|max|min");
-        return (known ? "\\" : "") + name + " " + part(e, "e");
+        return (MathSigns.isFunction(name) ? "\\" : "") + name + " " + part(e, "e");
     }
 
     private static String accent(Element e) {
-        String command = switch (property(e, "accPr", "chr", "\u0302")) {
-            case "\u0305", "\u00af" -> "\\bar";
-            case "\u20d7", "\u2192" -> "\\vec";
-            case "\u0307" -> "\\dot";
-            case "\u0303" -> "\\tilde";
-            default -> "\\hat";
-        };
-        return command + "{" + part(e, "e") + "}";
+        return MathSigns.accent(property(e, "accPr", "chr", "\u0302")) + "{" + part(e, "e") + "}";
     }
 
     private static String matrix(Element e) {

@@ -29,6 +29,10 @@ public record Particulars(
         return new Particulars(id, number, other, points, section, stimulus, feedback, hint);
     }
 
+    public Particulars withNumber(String other) {
+        return new Particulars(id, other, stem, points, section, stimulus, feedback, hint);
+    }
+
     public Particulars withId(String other) {
         return new Particulars(other, number, stem, points, section, stimulus, feedback, hint);
     }

@@ -34,8 +34,12 @@ class PrintedTestTest {
     }
 
     private static byte[] printed(Quiz quiz, boolean keyed) throws IOException {
+        return printed(Paper.DOCX, quiz, keyed);
+    }
+
+    private static byte[] printed(Paper paper, Quiz quiz, boolean keyed) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        PrintedTest.write(quiz, keyed, id -> Optional.empty(), out);
+        PrintedTest.write(paper, quiz, keyed, id -> Optional.empty(), out);
         return out.toByteArray();
     }
 
@@ -68,6 +72,7 @@ class PrintedTestTest {
     @MethodSource("documents")
     void aPrintedTestReadsBackWithoutALoss(Path document) throws IOException, IntakeException {
         Quiz quiz = quiz(document.getFileName().toString(), Files.readAllBytes(document));
+        assertThat(shown(quiz("printed.odt", printed(Paper.ODT, quiz, true)))).isEqualTo(shown(quiz));
         Quiz back = quiz("printed.docx", printed(quiz, true));
         assertThat(shown(back)).isEqualTo(shown(quiz));
         assertThat(back.title()).isEqualTo(quiz.title());

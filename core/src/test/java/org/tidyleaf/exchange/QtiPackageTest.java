@@ -47,7 +47,7 @@ import org.w3c.dom.NodeList;
 class QtiPackageTest {
 
     /** Every type once, as a teacher would type it. */
-    private static final String ALL_TYPES = """
+    static final String ALL_TYPES = """
             All sorts of questions
             Part A: Choose
             Choose the best answer.
@@ -101,14 +101,18 @@ class QtiPackageTest {
         }
     }
 
-    private static Quiz quiz(String name, byte[] bytes) throws IntakeException {
+    static Quiz quiz(String name, byte[] bytes) throws IntakeException {
         Source source = new Intake().read(name, bytes);
         return new Reader().read(source, Pins.NONE).quiz();
     }
 
     private static byte[] written(Quiz quiz) throws IOException {
+        return written(QtiPackage.Version.V30, quiz);
+    }
+
+    private static byte[] written(QtiPackage.Version version, Quiz quiz) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        QtiPackage.write(quiz, id -> Optional.empty(), out);
+        QtiPackage.write(version, quiz, id -> Optional.empty(), out);
         return out.toByteArray();
     }
 
@@ -125,7 +129,13 @@ class QtiPackageTest {
     @MethodSource("documents")
     void aPackageReadBackIsTheSameTest(Path document) throws IOException, IntakeException {
         Quiz quiz = quiz(document.getFileName().toString(), Files.readAllBytes(document));
-        Imported back = QtiReader.read("package.zip", written(quiz));
+        for (QtiPackage.Version version : QtiPackage.Version.values()) {
+            readsBack(quiz, written(version, quiz));
+        }
+    }
+
+    private static void readsBack(Quiz quiz, byte[] written) throws IntakeException {
+        Imported back = QtiReader.read("package.zip", written);
         assertThat(back.remarks()).isEmpty();
         assertThat(back.quiz().title()).isEqualTo(quiz.title());
         assertThat(comparable(back.quiz())).isEqualTo(comparable(quiz));
@@ -165,7 +175,35 @@ class QtiPackageTest {
         assertThat(comparable(QtiReader.read("p.zip", bytes).quiz())).isEqualTo(comparable(quiz));
     }
 
-    private static Map<String, byte[]> unzip(byte[] bytes) throws IOException {
+    /**
+     * QTI 2.1 (1EdTech, assessment item information model): no element or attribute of 3.0 is left, everything of QTI's own
+     * stands in its namespace, and MathML in MathML's.
+     */
+    @Test
+    void theOlderVersionSpeaksItsOwnWords() throws Exception {
+        Quiz quiz = quiz("all.txt", ALL_TYPES.getBytes(StandardCharsets.UTF_8));
+        Map<String, byte[]> files = unzip(written(QtiPackage.Version.V21, quiz));
+        assertThat(new String(files.get("imsmanifest.xml"), StandardCharsets.UTF_8))
+                .contains("imsqti_item_xmlv2p1", "imsqti_test_xmlv2p1")
+                .doesNotContain("stimulus");
+        for (Map.Entry<String, byte[]> file : files.entrySet()) {
+            if (!file.getKey().startsWith("items/")) {
+                continue;
+            }
+            Document item = parse(file.getValue());
+            assertThat(all(item, "//*[contains(name(), '-')]|//@*[contains(name(), '-')]"))
+                    .as(file.getKey())
+                    .isEmpty();
+            assertThat(item.getDocumentElement().getAttribute("xmlns"))
+                    .isEqualTo("http://www.imsglobal.org/xsd/imsqti_v2p1");
+            List<String> declared = all(item, "//responseDeclaration/@identifier");
+            assertThat(declared).as(file.getKey()).isNotEmpty().containsAll(all(item, "//@responseIdentifier"));
+            assertThat(all(item, "//responseDeclaration[@baseType='string']//mapEntry[not(@caseSensitive)]"))
+                    .isEmpty();
+        }
+    }
+
+    static Map<String, byte[]> unzip(byte[] bytes) throws IOException {
         Map<String, byte[]> files = new HashMap<>();
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
@@ -177,11 +215,11 @@ class QtiPackageTest {
         return files;
     }
 
-    private static Document parse(byte[] xml) throws Exception {
+    static Document parse(byte[] xml) throws Exception {
         return DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new ByteArrayInputStream(xml));
     }
 
-    private static List<String> all(Node node, String path) throws Exception {
+    static List<String> all(Node node, String path) throws Exception {
         XPath xpath = XPathFactory.newInstance().newXPath();
         NodeList found = (NodeList) xpath.evaluate(path, node, XPathConstants.NODESET);
         List<String> values = new ArrayList<>();

@@ -1,10 +1,13 @@
 package org.tidyleaf.web.export;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -13,24 +16,20 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
-import org.tidyleaf.exchange.PlainTest;
-import org.tidyleaf.exchange.PrintedTest;
-import org.tidyleaf.exchange.QtiPackage;
-import org.tidyleaf.exchange.Sheet;
-import org.tidyleaf.exchange.StoredJson;
-import org.tidyleaf.question.Question;
+import org.tidyleaf.exchange.Outlet;
+import org.tidyleaf.exchange.Paper;
+import org.tidyleaf.exchange.PrintedVersions;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.web.account.Teacher;
 import org.tidyleaf.web.leaf.LeafService;
-import org.tidyleaf.web.leaf.OpenLeaf;
 
 /** The test in other formats, as it stands in the review; each is written while it is sent. */
 @Controller
 @RequestMapping("/leaf/{id}/export")
 class ExportController {
-
-    private static final String WORD = "application/vnd.openxmlformats-officedocument.wordprocessingml.document";
 
     private final LeafService leaves;
 
@@ -38,61 +37,83 @@ class ExportController {
         this.leaves = leaves;
     }
 
+    /** A format on the page, with what of this test it can't hold. */
+    record Choice(String path, String name, String words, List<String> remarks) {}
+
     @GetMapping
     String choose(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, Model model) {
-        OpenLeaf leaf = leaves.open(teacher.id(), id);
-        Quiz quiz = leaf.tidied().quiz();
-        List<String> unkeyed = quiz.questions().stream()
-                .filter(question -> !question.isKeyed())
-                .map(ExportController::number)
-                .toList();
+        Quiz quiz = quiz(teacher, id);
         model.addAttribute("id", id);
         model.addAttribute("title", quiz.title());
         model.addAttribute("questions", quiz.questions().size());
-        model.addAttribute("unkeyed", unkeyed);
+        model.addAttribute("unkeyed", Outlet.unkeyed(quiz));
+        model.addAttribute("papers", Paper.values());
+        model.addAttribute("most", PrintedVersions.MOST);
+        model.addAttribute("packages", choices(quiz, PACKAGES));
+        model.addAttribute("sheets", choices(quiz, SHEETS));
         return "export/export";
     }
 
-    private static String number(Question question) {
-        String printed = question.particulars().number();
-        return printed.isEmpty() ? question.particulars().stem().plain() : printed;
+    private record Named(Outlet outlet, String name, String words) {}
+
+    private static final List<Named> PACKAGES = List.of(
+            new Named(
+                    Outlet.QTI3,
+                    "QTI 3.0",
+                    "The open standard for tests: everything, with keys, points, pictures, feedback."),
+            new Named(Outlet.QTI21, "QTI 2.1", "The same in the older version that more programs take in."),
+            new Named(
+                    Outlet.CARTRIDGE,
+                    "Common Cartridge",
+                    "What nearly every course system takes in: choices, blanks and essays."));
+
+    private static final List<Named> SHEETS = List.of(
+            new Named(Outlet.XLSX, "Workbook", "An .xlsx with a question in each row."),
+            new Named(Outlet.CSV, "Sheet", "The same as .csv."),
+            new Named(Outlet.TEXT, "Plain text", "Numbers, letters, answer lines."),
+            new Named(Outlet.JSON, "JSON", "For programs of your own."));
+
+    private static List<Choice> choices(Quiz quiz, List<Named> named) {
+        List<Choice> choices = new ArrayList<>();
+        for (Named one : named) {
+            String path = one.outlet().name().toLowerCase(Locale.ROOT);
+            choices.add(new Choice(path, one.name(), one.words(), one.outlet().remarks(quiz)));
+        }
+        return choices;
     }
 
-    @GetMapping("/qti3")
-    ResponseEntity<StreamingResponseBody> qti(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id) {
+    @GetMapping("/{format}")
+    ResponseEntity<StreamingResponseBody> download(
+            @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @PathVariable String format) {
+        Outlet outlet = outlet(format);
         Quiz quiz = quiz(teacher, id);
-        return file(quiz, ".qti3.zip", MediaType.valueOf("application/zip"))
-                .body(out -> QtiPackage.write(quiz, figure -> leaves.figure(id, figure), out));
+        return file(quiz.title(), outlet.ending(), outlet.mediaType())
+                .body(out -> outlet.write(quiz, figure -> leaves.figure(id, figure), out));
     }
 
-    /** @param key whether the right answers stand in it */
-    @GetMapping("/print/{key}")
-    ResponseEntity<StreamingResponseBody> printed(
-            @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @PathVariable boolean key) {
+    /** Shuffled versions, each without and with its key. */
+    @GetMapping("/versions")
+    ResponseEntity<StreamingResponseBody> versions(
+            @AuthenticationPrincipal Teacher teacher,
+            @PathVariable UUID id,
+            @RequestParam Paper paper,
+            @RequestParam int count) {
+        if (count < 1 || count > PrintedVersions.MOST) {
+            throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+        }
         Quiz quiz = quiz(teacher, id);
-        return file(quiz, key ? " with key.docx" : ".docx", MediaType.valueOf(WORD))
-                .body(out -> PrintedTest.write(quiz, key, figure -> leaves.figure(id, figure), out));
+        return file(quiz.title(), " versions.zip", "application/zip")
+                .body(out -> PrintedVersions.write(
+                        paper, quiz, count, id.getMostSignificantBits(), figure -> leaves.figure(id, figure), out));
     }
 
-    @GetMapping("/text")
-    ResponseEntity<StreamingResponseBody> text(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id) {
-        Quiz quiz = quiz(teacher, id);
-        return file(quiz, ".txt", new MediaType("text", "plain", StandardCharsets.UTF_8))
-                .body(out -> out.write(PlainTest.write(quiz, true).getBytes(StandardCharsets.UTF_8)));
-    }
-
-    @GetMapping("/csv")
-    ResponseEntity<StreamingResponseBody> sheet(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id) {
-        Quiz quiz = quiz(teacher, id);
-        return file(quiz, ".csv", new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(out -> out.write(("\uFEFF" + Sheet.write(quiz)).getBytes(StandardCharsets.UTF_8)));
-    }
-
-    @GetMapping("/json")
-    ResponseEntity<StreamingResponseBody> json(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id) {
-        Quiz quiz = quiz(teacher, id);
-        return file(quiz, ".json", MediaType.APPLICATION_JSON)
-                .body(out -> out.write(StoredJson.write(quiz).getBytes(StandardCharsets.UTF_8)));
+    private static Outlet outlet(String format) {
+        for (Outlet outlet : Outlet.values()) {
+            if (outlet.name().equalsIgnoreCase(format)) {
+                return outlet;
+            }
+        }
+        throw new ResponseStatusException(HttpStatus.NOT_FOUND);
     }
 
     private Quiz quiz(Teacher teacher, UUID id) {
@@ -100,12 +121,14 @@ class ExportController {
     }
 
     /** The title as a file name that is safe everywhere. */
-    private static ResponseEntity.BodyBuilder file(Quiz quiz, String ending, MediaType type) {
-        String safe = quiz.title().replaceAll("[^\\p{L}\\p{N} _-]+", "").strip();
+    private static ResponseEntity.BodyBuilder file(String title, String ending, String type) {
+        String safe = title.replaceAll("[^\\p{L}\\p{N} _-]+", "").strip();
         String name = (safe.isEmpty() ? "test" : safe.substring(0, Math.min(80, safe.length()))) + ending;
         ContentDisposition disposition = ContentDisposition.attachment()
                 .filename(name, StandardCharsets.UTF_8)
                 .build();
-        return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString());
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(type))
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString());
     }
 }
