@@ -34,8 +34,11 @@ window.addEventListener('pagehide', () => {
   if (unsent) navigator.sendBeacon(form.getAttribute('hx-post'), new FormData(form));
 });
 // The button leaves the page by a plain request, so that handing in works without scripts too.
-form.querySelector('[data-check]').addEventListener('click', (event) => {
-  event.preventDefault();
-  unsent = false;
-  form.submit();
-});
+for (const button of form.querySelectorAll('[data-check], [data-step], .question-walk button')) {
+  button.addEventListener('click', (event) => {
+    event.preventDefault();
+    unsent = false;
+    if (button.hasAttribute('formaction')) form.action = button.getAttribute('formaction');
+    form.submit();
+  });
+}

@@ -25,7 +25,7 @@ public final class Shuffling {
 
     /** The 0-based places of the quiz's questions in their new order. */
     public static List<Integer> questions(Quiz quiz, long seed) {
-        Random random = new Random(seed);
+        Random random = new Random(mixed(seed));
         List<Integer> order = new ArrayList<>();
         int from = 0;
         while (from < quiz.questions().size()) {
@@ -39,6 +39,16 @@ public final class Shuffling {
             from = to;
         }
         return order;
+    }
+
+    /**
+     * Neighbouring seeds would give like orders otherwise: the finalizer of SplitMix64 (Steele, Lea and Flood, Fast
+     * Splittable Pseudorandom Number Generators, OOPSLA 2014).
+     */
+    private static long mixed(long seed) {
+        long mixed = (seed ^ (seed >>> 30)) * 0xBF58476D1CE4E5B9L;
+        mixed = (mixed ^ (mixed >>> 27)) * 0x94D049BB133111EBL;
+        return mixed ^ (mixed >>> 31);
     }
 
     private static int section(Quiz quiz, int place) {
@@ -69,7 +79,7 @@ public final class Shuffling {
             }
         }
         List<Integer> shuffled = new ArrayList<>(moving);
-        Collections.shuffle(shuffled, new Random(seed + choice.id().hashCode()));
+        Collections.shuffle(shuffled, new Random(mixed(seed + choice.id().hashCode())));
         List<Integer> order = new ArrayList<>();
         for (int i = 0; i < choice.options().size(); i++) {
             int at = moving.indexOf(i);
@@ -80,6 +90,13 @@ public final class Shuffling {
 
     private static boolean moves(ChoiceQuestion choice, Option option) {
         return choice.type() != QuestionType.TRUE_FALSE && !Wording.refersToOthers(option);
+    }
+
+    /** The questions in another order and numbered anew, their options as they are. */
+    public static Quiz ordered(Quiz quiz, long seed) {
+        List<Question> questions =
+                questions(quiz, seed).stream().map(quiz.questions()::get).toList();
+        return quiz.withQuestions(numbered(questions));
     }
 
     /** The whole test in another order, its questions numbered anew and its options lettered anew. */

@@ -212,10 +212,11 @@ class ReviewDeskTest {
         teacher.click("text=Take along");
         assertThat(teacher.locator("main")).containsText("Without a key so far: 2, 3");
         looks(teacher);
-        byte[] printed = Files.readAllBytes(teacher.waitForDownload(() -> teacher.click("text=For the class"))
-                .path());
+        byte[] printed =
+                Files.readAllBytes(teacher.waitForDownload(() -> teacher.click("[aria-label='.docx for the class']"))
+                        .path());
         org.assertj.core.api.Assertions.assertThat(printed).startsWith('P', 'K');
-        byte[] zip = Files.readAllBytes(teacher.waitForDownload(() -> teacher.click("text=QTI 3.0 package"))
+        byte[] zip = Files.readAllBytes(teacher.waitForDownload(() -> teacher.click("a:text-is(\"QTI 3.0\")"))
                 .path());
         review(app, "back.zip", zip, "back.zip");
         assertThat(tally()).containsText("keys 1 of 3");

@@ -30,6 +30,7 @@ import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.web.account.AccountService;
 import org.tidyleaf.web.leaf.LeafService;
 import org.tidyleaf.web.page.Responses;
+import org.tidyleaf.web.sitting.ScriptService;
 import org.tidyleaf.web.sitting.SittingService;
 
 /** Fills an empty database with Wrenfield Evening College: three tests, one of them given out and answered. */
@@ -56,11 +57,13 @@ class DemoData implements ApplicationRunner {
     private final AccountService accounts;
     private final LeafService leaves;
     private final SittingService sittings;
+    private final ScriptService scripts;
 
-    DemoData(AccountService accounts, LeafService leaves, SittingService sittings) {
+    DemoData(AccountService accounts, LeafService leaves, SittingService sittings, ScriptService scripts) {
         this.accounts = accounts;
         this.leaves = leaves;
         this.sittings = sittings;
+        this.scripts = scripts;
     }
 
     @Override
@@ -89,15 +92,15 @@ class DemoData implements ApplicationRunner {
     private void answer(String code, Quiz quiz) {
         Random random = new Random(SEED);
         for (int i = 0; i < CANDIDATES.size(); i++) {
-            String token = sittings.begin(code, CANDIDATES.get(i)).orElseThrow();
+            String token = scripts.begin(code, CANDIDATES.get(i)).orElseThrow();
             double strength = 0.45 + 0.5 * random.nextDouble();
             Map<String, Response> given = new TreeMap<>();
             for (Question question : quiz.questions()) {
                 given.put(question.id(), question.match(new Guess(random.nextDouble() < strength, random)));
             }
-            sittings.save(code, token, new Responses(given));
+            scripts.save(code, token, new Responses(given));
             if (i < CANDIDATES.size() - 1) {
-                sittings.handIn(code, token);
+                scripts.handIn(code, token);
             }
         }
     }

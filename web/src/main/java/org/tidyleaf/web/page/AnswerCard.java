@@ -56,6 +56,30 @@ public record AnswerCard(
     /** An option to choose. */
     public record Choice(int place, String letter, String html, boolean chosen) {}
 
+    /** The same with its options in another order, lettered anew; what each stands for stays its place in the question. */
+    public AnswerCard withChoices(List<Integer> order) {
+        List<Choice> shuffled = new ArrayList<>();
+        for (int i = 0; i < order.size(); i++) {
+            Choice choice = choices.get(order.get(i));
+            shuffled.add(new Choice(choice.place(), choices.get(i).letter(), choice.html(), choice.chosen()));
+        }
+        return new AnswerCard(
+                id,
+                number,
+                points,
+                section,
+                instructions,
+                passage,
+                stem,
+                shuffled,
+                several,
+                parts,
+                body,
+                field,
+                entered,
+                answered);
+    }
+
     /** All questions of a quiz with the responses given so far. */
     public static List<AnswerCard> of(Quiz quiz, Responses responses, String figures) {
         List<AnswerCard> cards = new ArrayList<>();

@@ -1,9 +1,14 @@
 package org.tidyleaf.web.sitting;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.time.Duration;
+import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.http.ResponseEntity;
@@ -16,6 +21,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.shuffling.Shuffling;
 import org.tidyleaf.web.leaf.LeafService;
 import org.tidyleaf.web.page.AnswerCard;
 import org.tidyleaf.web.page.MarkedCard;
@@ -29,73 +37,156 @@ class CandidateController {
 
     private static final String COOKIE = "script";
 
+    /** The field that says which questions a page holds. */
+    private static final String ASKED = "asked";
+
     /** A script can be gone on with for as long as any sitting may last. */
     private static final Duration KEPT = Duration.ofDays(30);
 
-    private final SittingService sittings;
+    private final ScriptService scripts;
     private final LeafService leaves;
+    private final Clock clock;
+    private final ZoneId zone;
 
-    CandidateController(SittingService sittings, LeafService leaves) {
-        this.sittings = sittings;
+    CandidateController(
+            ScriptService scripts, LeafService leaves, Clock clock, @Value("${tidyleaf.zone:}") String zone) {
+        this.scripts = scripts;
         this.leaves = leaves;
+        this.clock = clock;
+        this.zone = zone.isBlank() ? ZoneId.systemDefault() : ZoneId.of(zone);
     }
 
+    /** @param q the 1-based place of the question to show, where they are shown one by one */
     @GetMapping
-    String page(@PathVariable String code, @CookieValue(name = COOKIE, defaultValue = "") String token, Model model) {
+    String page(
+            @PathVariable String code,
+            @CookieValue(name = COOKIE, defaultValue = "") String token,
+            @RequestParam(defaultValue = "0") int q,
+            Model model) {
         model.addAttribute("code", code);
-        Optional<Script> script = sittings.script(code, token);
+        Optional<Script> script = scripts.script(code, token);
         if (script.isEmpty()) {
-            model.addAttribute("invitation", sittings.invitation(code));
-            return "sitting/welcome";
+            return welcome(code, "", model);
         }
         if (!script.get().open()) {
-            handedIn(script.get(), model);
+            handedIn(code, script.get(), model);
             return "sitting/handed-in";
         }
-        answering(code, script.get(), model);
+        answering(code, script.get(), q, model);
         return "sitting/answering";
     }
 
-    private static void answering(String code, Script script, Model model) {
+    private String welcome(String code, String fault, Model model) {
+        ScriptService.Invitation invitation = scripts.invitation(code);
+        model.addAttribute("code", code);
+        model.addAttribute("invitation", invitation);
+        model.addAttribute("fault", fault);
+        model.addAttribute(
+                "opens",
+                invitation
+                        .rules()
+                        .opens()
+                        .map(time -> RulesWords.time(time, zone))
+                        .orElse(""));
+        model.addAttribute(
+                "closes",
+                invitation
+                        .rules()
+                        .closes()
+                        .map(time -> RulesWords.time(time, zone))
+                        .orElse(""));
+        return "sitting/welcome";
+    }
+
+    private void answering(String code, Script script, int wanted, Model model) {
+        List<AnswerCard> all = cards(code, script);
+        int last = all.size() - 1;
+        boolean single = script.rules().oneByOne();
+        int least = script.rules().back() ? 0 : Math.min(script.furthest(), last);
+        int at = single ? Math.max(least, Math.min(last, wanted == 0 ? script.furthest() : wanted - 1)) : 0;
         model.addAttribute("title", script.quiz().title());
         model.addAttribute("candidate", script.candidate());
-        model.addAttribute("cards", cards(code, script));
+        model.addAttribute("cards", single ? List.of(all.get(at)) : all);
+        model.addAttribute("all", all);
+        model.addAttribute("single", single);
+        model.addAttribute("at", at);
+        model.addAttribute("last", at == last);
+        model.addAttribute("back", script.rules().back());
+        model.addAttribute(
+                "millisecondsLeft",
+                script.deadline()
+                        .map(time -> Math.max(
+                                0, Duration.between(clock.instant(), time).toMillis()))
+                        .orElse(-1L));
     }
 
     private static List<AnswerCard> cards(String code, Script script) {
-        return AnswerCard.of(script.quiz(), script.responses(), "/s/" + code + "/figure/");
+        List<AnswerCard> cards = AnswerCard.of(script.quiz(), script.responses(), "/s/" + code + "/figure/");
+        if (!script.rules().shuffleOptions()) {
+            return cards;
+        }
+        List<AnswerCard> shuffled = new ArrayList<>();
+        for (int i = 0; i < cards.size(); i++) {
+            Question question = script.quiz().questions().get(i);
+            shuffled.add(
+                    question instanceof ChoiceQuestion choice
+                            ? cards.get(i).withChoices(Shuffling.options(choice, script.seed()))
+                            : cards.get(i));
+        }
+        return shuffled;
     }
 
-    private static void handedIn(Script script, Model model) {
+    private static void handedIn(String code, Script script, Model model) {
+        List<MarkedCard> cards =
+                MarkedCard.of(script.quiz(), script.responses(), script.marks(), "/s/" + code + "/figure/");
         model.addAttribute("title", script.quiz().title());
         model.addAttribute("candidate", script.candidate());
-        model.addAttribute("handedIn", script.handedIn());
+        model.addAttribute("state", script.state().name());
+        model.addAttribute("rules", script.rules());
+        model.addAttribute("marksShown", script.marksShown());
+        model.addAttribute("answersShown", script.answersShown());
+        model.addAttribute("againLeft", script.state() == Script.State.HANDED_IN ? script.againLeft() : 0);
+        // What may not be seen yet is not on the page at all.
+        model.addAttribute("cards", script.marksShown() || script.answersShown() ? cards : List.of());
         model.addAttribute("total", MarkedCard.total(script.quiz(), script.responses(), script.marks()));
         model.addAttribute(
                 "waiting",
-                MarkedCard.of(script.quiz(), script.responses(), script.marks(), "").stream()
-                        .filter(card -> card.verdict().equals("waits"))
-                        .count());
+                cards.stream().filter(card -> card.verdict().equals("waits")).count());
     }
 
     @PostMapping("/begin")
-    String begin(@PathVariable String code, @RequestParam String candidate, HttpServletResponse response, Model model) {
-        if (candidate.isBlank()) {
-            model.addAttribute("code", code);
-            model.addAttribute("invitation", sittings.invitation(code));
-            model.addAttribute("fault", "Write your name, so that your answers can be told from others'.");
-            return "sitting/welcome";
+    String begin(
+            @PathVariable String code,
+            @RequestParam String candidate,
+            @RequestParam(defaultValue = "") String word,
+            HttpServletResponse response,
+            Model model) {
+        ScriptService.Begun begun = scripts.begin(code, candidate, word);
+        if (begun.token().isEmpty()) {
+            return welcome(code, begun.refused(), model);
         }
-        sittings.begin(code, candidate).ifPresent(token -> {
-            ResponseCookie cookie = ResponseCookie.from(COOKIE, token)
-                    .path("/s/" + code)
-                    .httpOnly(true)
-                    .sameSite("Lax")
-                    .maxAge(KEPT)
-                    .build();
-            response.addHeader(HttpHeaders.SET_COOKIE, cookie.toString());
-        });
+        begun.token().ifPresent(token -> remember(code, token, response));
         return "redirect:/s/" + code;
+    }
+
+    /** One more try, where the rules allow it. */
+    @PostMapping("/again")
+    String again(
+            @PathVariable String code,
+            @CookieValue(name = COOKIE, defaultValue = "") String token,
+            HttpServletResponse response) {
+        scripts.again(code, token).ifPresent(next -> remember(code, next, response));
+        return "redirect:/s/" + code;
+    }
+
+    private static void remember(String code, String token, HttpServletResponse response) {
+        ResponseCookie cookie = ResponseCookie.from(COOKIE, token)
+                .path("/s/" + code)
+                .httpOnly(true)
+                .sameSite("Lax")
+                .maxAge(KEPT)
+                .build();
+        response.addHeader(HttpHeaders.SET_COOKIE, cookie.toString());
     }
 
     /** Keeps what the page holds now, and says so. */
@@ -105,8 +196,19 @@ class CandidateController {
             @CookieValue(name = COOKIE, defaultValue = "") String token,
             @RequestParam MultiValueMap<String, String> fields,
             Model model) {
-        model.addAttribute("saved", keep(code, token, fields));
+        model.addAttribute("saved", keep(code, token, fields, 0));
         return "sitting/saved :: saved";
+    }
+
+    /** Keeps what the page holds and shows another question, 1-based. */
+    @PostMapping("/go")
+    String go(
+            @PathVariable String code,
+            @CookieValue(name = COOKIE, defaultValue = "") String token,
+            @RequestParam int to,
+            @RequestParam MultiValueMap<String, String> fields) {
+        keep(code, token, fields, Math.max(0, to - 1));
+        return "redirect:/s/" + code + "?q=" + to;
     }
 
     /** Shows what is unanswered before anything is handed in. */
@@ -115,35 +217,47 @@ class CandidateController {
             @PathVariable String code,
             @CookieValue(name = COOKIE, defaultValue = "") String token,
             @RequestParam MultiValueMap<String, String> fields) {
-        keep(code, token, fields);
+        keep(code, token, fields, 0);
         return "redirect:/s/" + code + "/check";
     }
 
     @GetMapping("/check")
     String check(@PathVariable String code, @CookieValue(name = COOKIE, defaultValue = "") String token, Model model) {
-        Optional<Script> script = sittings.script(code, token).filter(Script::open);
+        Optional<Script> script = scripts.script(code, token).filter(Script::open);
         if (script.isEmpty()) {
             return "redirect:/s/" + code;
         }
         model.addAttribute("code", code);
-        answering(code, script.get(), model);
-        model.addAttribute(
-                "unanswered",
-                cards(code, script.get()).stream()
-                        .filter(card -> !card.answered())
-                        .toList());
+        answering(code, script.get(), 0, model);
+        List<AnswerCard> all = cards(code, script.get());
+        List<Open> open = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            if (!all.get(i).answered()) {
+                open.add(new Open(i + 1, all.get(i).id(), all.get(i).number()));
+            }
+        }
+        model.addAttribute("unanswered", open);
         return "sitting/check";
     }
 
-    private boolean keep(String code, String token, MultiValueMap<String, String> fields) {
-        return sittings.script(code, token)
-                .map(script -> sittings.save(code, token, Responses.parse(fields, script.quiz())))
+    /** A question without an answer, with its 1-based place. */
+    record Open(int place, String id, String number) {}
+
+    private boolean keep(String code, String token, MultiValueMap<String, String> fields, int furthest) {
+        Set<String> asked = Set.copyOf(fields.getOrDefault(ASKED, List.of()));
+        return scripts.script(code, token)
+                .map(script -> scripts.save(
+                        code,
+                        token,
+                        Responses.parse(fields, script.quiz()),
+                        asked,
+                        Math.min(furthest, script.quiz().questions().size() - 1)))
                 .orElse(false);
     }
 
     @PostMapping("/hand-in")
     String handIn(@PathVariable String code, @CookieValue(name = COOKIE, defaultValue = "") String token) {
-        sittings.handIn(code, token);
+        scripts.handIn(code, token);
         return "redirect:/s/" + code;
     }
 
@@ -152,7 +266,7 @@ class CandidateController {
             @PathVariable String code,
             @PathVariable String figure,
             @CookieValue(name = COOKIE, defaultValue = "") String token) {
-        return Pictures.response(sittings.script(code, token)
+        return Pictures.response(scripts.script(code, token)
                 .filter(script -> shows(script, figure))
                 .flatMap(script -> leaves.figure(script.leaf(), figure)));
     }

@@ -17,20 +17,27 @@ final class ResultCsv {
     static String write(ResultTable table) {
         StringBuilder text = new StringBuilder(BYTE_ORDER_MARK);
         try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            List<String> head = new ArrayList<>(List.of("Name", "Handed in"));
-            table.numbers().forEach(number -> head.add("Question " + number));
-            head.add("Points");
-            csv.printRecord(head);
-            for (ResultTable.Row row : table.rows()) {
-                List<String> cells = new ArrayList<>(List.of(harmless(row.candidate()), row.handedIn() ? "yes" : "no"));
-                row.points().forEach(points -> cells.add(points.equals("\u2013") ? "" : points));
-                cells.add(row.total());
-                csv.printRecord(cells);
-            }
+            csv.printRecords(rows(table));
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
         return text.toString();
+    }
+
+    /** The heads, then a row for each candidate. */
+    static List<List<String>> rows(ResultTable table) {
+        List<List<String>> rows = new ArrayList<>();
+        List<String> head = new ArrayList<>(List.of("Name", "Handed in"));
+        table.numbers().forEach(number -> head.add("Question " + number));
+        head.add("Points");
+        rows.add(head);
+        for (ResultTable.Row row : table.rows()) {
+            List<String> cells = new ArrayList<>(List.of(harmless(row.candidate()), row.handedIn() ? "yes" : "no"));
+            row.points().forEach(points -> cells.add(points.equals("\u2013") ? "" : points));
+            cells.add(row.total());
+            rows.add(cells);
+        }
+        return rows;
     }
 
     /** A candidate's name must not run as a formula in the teacher's spreadsheet (OWASP, CSV injection). */

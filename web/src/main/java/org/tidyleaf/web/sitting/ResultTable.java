@@ -37,7 +37,13 @@ record ResultTable(List<String> numbers, List<String> most, String mostInAll, Li
             String total) {}
 
     /** One candidate's answers, and the marks a person gave, by question id. */
-    record Answers(UUID script, String candidate, boolean handedIn, Responses responses, Map<String, HandMark> marks) {}
+    record Answers(
+            UUID script,
+            UUID person,
+            String candidate,
+            boolean handedIn,
+            Responses responses,
+            Map<String, HandMark> marks) {}
 
     static ResultTable of(Quiz quiz, List<Answers> scripts) {
         List<String> numbers = new ArrayList<>();

@@ -21,6 +21,16 @@ class ScriptEntity {
     @Nullable
     Instant handedInAt;
 
+    /** On a sitting's list; null where anybody may sit. */
+    @Nullable
+    UUID candidateId;
+
+    /** The id of the person's first script, shared by all further tries. */
+    UUID personId;
+
+    /** 0-based place of the furthest question reached, where there is no going back. */
+    int furthest;
+
     /** For Hibernate. */
     protected ScriptEntity() {}
 
@@ -30,5 +40,20 @@ class ScriptEntity {
         this.candidate = candidate;
         this.tokenHash = tokenHash;
         this.begunAt = begunAt;
+        this.personId = id;
+    }
+
+    /** A script of somebody on the list. */
+    ScriptEntity ofCandidate(UUID candidate) {
+        candidateId = candidate;
+        personId = candidate;
+        return this;
+    }
+
+    /** A further try of the same person. */
+    ScriptEntity after(ScriptEntity earlier) {
+        candidateId = earlier.candidateId;
+        personId = earlier.personId;
+        return this;
     }
 }

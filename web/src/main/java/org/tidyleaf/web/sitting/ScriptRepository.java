@@ -11,6 +11,10 @@ import org.springframework.data.jpa.repository.Query;
 interface ScriptRepository extends JpaRepository<ScriptEntity, UUID> {
     List<ScriptEntity> findBySittingIdOrderByBegunAt(UUID sittingId);
 
+    long countByPersonId(UUID personId);
+
+    List<ScriptEntity> findByPersonIdOrderByBegunAt(UUID personId);
+
     Optional<ScriptEntity> findByTokenHashAndSittingId(String tokenHash, UUID sittingId);
 
     /** Held until the transaction ends, so that nothing is saved after, or twice with, the handing in. */

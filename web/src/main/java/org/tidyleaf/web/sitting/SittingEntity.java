@@ -5,7 +5,10 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import org.tidyleaf.exchange.StoredJson;
 
 @Entity
 @Table(name = "sitting")
@@ -21,14 +24,32 @@ class SittingEntity {
     @Nullable
     Instant closedAt;
 
+    @Nullable
+    Instant releasedAt;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Nullable
+    String rules;
+
     /** For Hibernate. */
     protected SittingEntity() {}
 
-    SittingEntity(UUID editionId, UUID ownerId, String code, Instant openedAt) {
+    SittingEntity(UUID editionId, UUID ownerId, String code, Rules rules, Instant openedAt) {
         this.id = UUID.randomUUID();
         this.editionId = editionId;
         this.ownerId = ownerId;
         this.code = code;
+        this.rules = StoredJson.write(rules);
         this.openedAt = openedAt;
+    }
+
+    Rules rules() {
+        return rules == null ? Rules.USUAL : StoredJson.read(rules, Rules.class);
+    }
+
+    /** Whether no answers are taken any more, whoever has how much time left. */
+    boolean isClosed(Instant now) {
+        return closedAt != null
+                || rules().closes().filter(closes -> !now.isBefore(closes)).isPresent();
     }
 }

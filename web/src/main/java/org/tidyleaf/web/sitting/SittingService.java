@@ -1,15 +1,10 @@
 package org.tidyleaf.web.sitting;
 
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,10 +21,7 @@ import org.tidyleaf.web.page.Responses;
 import org.tidyleaf.web.publish.Edition;
 import org.tidyleaf.web.publish.EditionService;
 
-/**
- * Sittings and their scripts. A candidate is known by a secret in a cookie, of which only the hash is kept; answers are
- * only ever added, so whatever was shown as saved stays.
- */
+/** Sittings as their teacher sees them: giving out, watching, marking, releasing. */
 @Service
 public class SittingService {
 
@@ -37,13 +29,16 @@ public class SittingService {
     private static final String CODE_SIGNS = "abcdefghjkmnpqrstuvwxyz23456789";
 
     private static final int CODE_LENGTH = 7;
-    private static final int TOKEN_BYTES = 24;
-    private static final int LONGEST_NAME = 120;
+
+    /** More is a new sitting. */
+    private static final int MOST_EXTRA_MINUTES = 24 * 60;
 
     private final SittingRepository sittings;
     private final ScriptRepository scripts;
     private final AnswerRepository answers;
     private final HandMarkRepository handMarks;
+    private final CandidateRepository candidates;
+    private final ScriptEventRepository events;
     private final EditionService editions;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
@@ -53,21 +48,110 @@ public class SittingService {
             ScriptRepository scripts,
             AnswerRepository answers,
             HandMarkRepository handMarks,
+            CandidateRepository candidates,
+            ScriptEventRepository events,
             EditionService editions,
             Clock clock) {
         this.sittings = sittings;
         this.scripts = scripts;
         this.answers = answers;
         this.handMarks = handMarks;
+        this.candidates = candidates;
+        this.events = events;
         this.editions = editions;
         this.clock = clock;
     }
 
-    /** Publishes the leaf and opens a sitting of that edition; empty while something blocks it. */
+    /** Publishes the leaf and opens a sitting of that edition by link; empty while something blocks it. */
     @Transactional
     public Optional<UUID> publishAndOpen(UUID owner, UUID leaf) {
-        return editions.publish(owner, leaf)
-                .map(edition -> sittings.save(new SittingEntity(edition.id(), owner, code(), clock.instant())).id);
+        return publishAndOpen(owner, leaf, Rules.USUAL, List.of());
+    }
+
+    /** @param people whom the sitting is for; empty where everybody may sit who has the link */
+    @Transactional
+    Optional<UUID> publishAndOpen(UUID owner, UUID leaf, Rules rules, List<ClassList.Person> people) {
+        return editions.publish(owner, leaf).map(edition -> {
+            SittingEntity sitting =
+                    sittings.save(new SittingEntity(edition.id(), owner, code(), rules, clock.instant()));
+            for (int place = 0; place < people.size(); place++) {
+                candidates.save(new CandidateEntity(sitting.id, place, people.get(place), code()));
+            }
+            return sitting.id;
+        });
+    }
+
+    /** The people on the sitting's list with their codes; empty where there is none. */
+    @Transactional(readOnly = true)
+    List<Listed> people(UUID owner, UUID id) {
+        return candidates.findBySittingIdOrderByPlace(own(owner, id).id).stream()
+                .map(person -> new Listed(person.name, person.number, person.mail, person.code, person.extraMinutes))
+                .toList();
+    }
+
+    /** A person on a sitting's list, with the code to begin with and the minutes they have more than others. */
+    record Listed(String name, String number, String mail, String code, int extra) {}
+
+    @Transactional(readOnly = true)
+    Rules rules(UUID owner, UUID id) {
+        return own(owner, id).rules();
+    }
+
+    @Transactional(readOnly = true)
+    boolean isReleased(UUID owner, UUID id) {
+        return own(owner, id).releasedAt != null;
+    }
+
+    /** Lets candidates see what the rules keep back until now. */
+    @Transactional
+    void release(UUID owner, UUID id) {
+        SittingEntity sitting = own(owner, id);
+        if (sitting.releasedAt == null) {
+            sitting.releasedAt = clock.instant();
+        }
+    }
+
+    /** Who has begun, where they are and how long they have, right now. */
+    @Transactional(readOnly = true)
+    WatchPage watch(UUID owner, UUID id) {
+        SittingEntity sitting = own(owner, id);
+        Quiz quiz = editions.get(sitting.editionId).quiz();
+        return WatchPage.of(
+                sitting.rules(),
+                quiz,
+                scripts.findBySittingIdOrderByBegunAt(id),
+                answers.ofSitting(id),
+                events.ofSitting(id),
+                candidates.findBySittingIdOrderByPlace(id),
+                clock.instant());
+    }
+
+    /** Gives a script more minutes. */
+    @Transactional
+    void extend(UUID owner, UUID id, UUID script, int minutes) {
+        ScriptEntity known = known(owner, id, script);
+        int within = Math.max(1, Math.min(minutes, MOST_EXTRA_MINUTES));
+        events.save(
+                new ScriptEventEntity(known.id, ScriptEventEntity.Kind.EXTENDED, within, "", owner, clock.instant()));
+    }
+
+    /** Lets a candidate go on who had handed in; what they had given stays. */
+    @Transactional
+    void reopen(UUID owner, UUID id, UUID script) {
+        ScriptEntity known = scripts.lock(known(owner, id, script).id).orElseThrow();
+        if (known.handedInAt != null) {
+            String before = "handed in at " + known.handedInAt;
+            events.save(new ScriptEventEntity(
+                    known.id, ScriptEventEntity.Kind.REOPENED, 0, before, owner, clock.instant()));
+            known.handedInAt = null;
+        }
+    }
+
+    private ScriptEntity known(UUID owner, UUID id, UUID script) {
+        SittingEntity sitting = own(owner, id);
+        return scripts.findById(script)
+                .filter(found -> found.sittingId.equals(sitting.id))
+                .orElseThrow(() -> new NoSuchSittingException(id.toString()));
     }
 
     private String code() {
@@ -96,7 +180,7 @@ public class SittingService {
                 edition.quiz().title(),
                 edition.number(),
                 sitting.code,
-                sitting.closedAt == null,
+                !sitting.isClosed(clock.instant()),
                 table.rows().size(),
                 handedIn,
                 mean,
@@ -119,7 +203,7 @@ public class SittingService {
     }
 
     private ResultTable table(SittingEntity sitting, Quiz quiz) {
-        return ResultTable.of(quiz, answers(sitting));
+        return ResultTable.of(quiz, Attempts.counting(quiz, sitting.rules(), answers(sitting)));
     }
 
     private List<ResultTable.Answers> answers(SittingEntity sitting) {
@@ -127,6 +211,7 @@ public class SittingService {
         for (HandMarkEntity mark : handMarks.ofSitting(sitting.id)) {
             given.computeIfAbsent(mark.scriptId, id -> new HashMap<>()).put(mark.questionId, mark.mark());
         }
+        List<ScriptEventEntity> events = this.events.ofSitting(sitting.id);
         Map<UUID, Map<String, Response>> latest = new HashMap<>();
         for (AnswerEntity answer : answers.ofSitting(sitting.id)) {
             latest.computeIfAbsent(answer.scriptId, id -> new HashMap<>()).put(answer.questionId, response(answer));
@@ -134,11 +219,26 @@ public class SittingService {
         List<ResultTable.Answers> all = new ArrayList<>();
         for (ScriptEntity script : scripts.findBySittingIdOrderByBegunAt(sitting.id)) {
             Responses responses = new Responses(latest.getOrDefault(script.id, Map.of()));
-            boolean handedIn = script.handedInAt != null;
+            // Whose time is over has handed in what they had.
+            boolean handedIn = script.handedInAt != null || isOver(sitting, script, given(script, events));
             Map<String, HandMark> marks = given.getOrDefault(script.id, Map.of());
-            all.add(new ResultTable.Answers(script.id, script.candidate, handedIn, responses, marks));
+            all.add(new ResultTable.Answers(script.id, script.personId, script.candidate, handedIn, responses, marks));
         }
         return all;
+    }
+
+    private static List<ScriptEventEntity> given(ScriptEntity script, List<ScriptEventEntity> events) {
+        return events.stream().filter(event -> event.scriptId.equals(script.id)).toList();
+    }
+
+    private boolean isOver(SittingEntity sitting, ScriptEntity script, List<ScriptEventEntity> events) {
+        int extra = Optional.ofNullable(script.candidateId)
+                .flatMap(candidates::findById)
+                .map(person -> person.extraMinutes)
+                .orElse(0);
+        return Deadline.of(sitting.rules(), script.begunAt, extra, events)
+                .filter(clock.instant()::isAfter)
+                .isPresent();
     }
 
     /** A sitting with all its scripts, for a person to mark. */
@@ -153,13 +253,11 @@ public class SittingService {
     @Transactional
     void give(UUID owner, UUID id, UUID script, String question, HandMark mark) {
         SittingEntity sitting = own(owner, id);
-        boolean known = scripts.findById(script)
-                .filter(found -> found.sittingId.equals(sitting.id))
-                .isPresent();
+        known(owner, id, script);
         Optional<Question> asked = editions.get(sitting.editionId).quiz().questions().stream()
                 .filter(one -> one.id().equals(question))
                 .findFirst();
-        if (!known || asked.isEmpty()) {
+        if (asked.isEmpty()) {
             throw new NoSuchSittingException(id.toString());
         }
         BigDecimal points = mark.points().max(BigDecimal.ZERO).min(Marker.most(asked.get()));
@@ -176,102 +274,7 @@ public class SittingService {
         }
     }
 
-    /** The title of the test under a code. */
-    @Transactional(readOnly = true)
-    public Invitation invitation(String code) {
-        SittingEntity sitting = byCode(code);
-        Quiz quiz = editions.get(sitting.editionId).quiz();
-        return new Invitation(quiz.title(), quiz.questions().size(), sitting.closedAt == null);
-    }
-
-    /** What a visitor sees before beginning. */
-    public record Invitation(String title, int questions, boolean open) {}
-
-    private SittingEntity byCode(String code) {
-        return sittings.findByCode(code).orElseThrow(() -> new NoSuchSittingException(code));
-    }
-
-    /** Begins a script; gives the secret that its candidate is known by from now on. Empty where the sitting is closed. */
-    @Transactional
-    public Optional<String> begin(String code, String candidate) {
-        SittingEntity sitting = byCode(code);
-        if (sitting.closedAt != null) {
-            return Optional.empty();
-        }
-        byte[] secret = new byte[TOKEN_BYTES];
-        random.nextBytes(secret);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
-        String name = candidate.strip().substring(0, Math.min(candidate.strip().length(), LONGEST_NAME));
-        scripts.save(new ScriptEntity(sitting.id, name, hash(token), clock.instant()));
-        return Optional.of(token);
-    }
-
-    /** The script that belongs to the secret. */
-    @Transactional(readOnly = true)
-    Optional<Script> script(String code, String token) {
-        SittingEntity sitting = byCode(code);
-        return scripts.findByTokenHashAndSittingId(hash(token), sitting.id).map(entity -> script(entity, sitting));
-    }
-
-    private Script script(ScriptEntity entity, SittingEntity sitting) {
-        Edition edition = editions.get(sitting.editionId);
-        Map<String, Response> latest = new HashMap<>();
-        answers.findByScriptIdOrderById(entity.id).forEach(answer -> latest.put(answer.questionId, response(answer)));
-        Map<String, HandMark> marks = new HashMap<>();
-        handMarks.findByScriptIdOrderById(entity.id).forEach(mark -> marks.put(mark.questionId, mark.mark()));
-        boolean handedIn = entity.handedInAt != null;
-        boolean open = sitting.closedAt == null && !handedIn;
-        return new Script(
-                entity.id,
-                entity.candidate,
-                edition.leaf(),
-                edition.quiz(),
-                new Responses(latest),
-                marks,
-                handedIn,
-                open);
-    }
-
-    /** Keeps the answers that differ from what was kept before; false where none are taken any more. */
-    @Transactional
-    public boolean save(String code, String token, Responses responses) {
-        SittingEntity sitting = byCode(code);
-        Optional<ScriptEntity> found =
-                scripts.findByTokenHashAndSittingId(hash(token), sitting.id).flatMap(script -> scripts.lock(script.id));
-        if (found.isEmpty() || found.get().handedInAt != null || sitting.closedAt != null) {
-            return false;
-        }
-        Script before = script(found.get(), sitting);
-        for (Question question : before.quiz().questions()) {
-            Response response = responses.of(question.id());
-            if (!response.equals(before.responses().of(question.id()))) {
-                answers.save(
-                        new AnswerEntity(found.get().id, question.id(), StoredJson.write(response), clock.instant()));
-            }
-        }
-        return true;
-    }
-
-    /** Hands the script in, once. */
-    @Transactional
-    public void handIn(String code, String token) {
-        SittingEntity sitting = byCode(code);
-        scripts.findByTokenHashAndSittingId(hash(token), sitting.id)
-                .flatMap(script -> scripts.lock(script.id))
-                .filter(script -> script.handedInAt == null)
-                .ifPresent(script -> script.handedInAt = clock.instant());
-    }
-
     private static Response response(AnswerEntity answer) {
         return StoredJson.read(answer.response, Response.class);
-    }
-
-    private static String hash(String token) {
-        try {
-            MessageDigest sha = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(sha.digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException("every Java has SHA-256", impossible);
-        }
     }
 }
