@@ -150,10 +150,10 @@ public class ScriptService {
         List<ScriptEntity> before = scripts.findByPersonIdOrderByBegunAt(person.get().id);
         Optional<ScriptEntity> last = before.isEmpty() ? Optional.empty() : Optional.of(before.get(before.size() - 1));
         String token = secret();
-        if (last.filter(script -> script.handedInAt == null).isPresent()) {
-            last.get().tokenHash = hash(token);
-        } else if (before.size() >= sitting.rules().attempts()) {
-            return Begun.refused("You have handed in already.");
+        boolean goesOn = last.filter(script -> script.handedInAt == null).isPresent();
+        if (goesOn || before.size() >= sitting.rules().attempts()) {
+            // Whoever has no further try comes back to what they handed in.
+            last.ifPresent(script -> script.tokenHash = hash(token));
         } else {
             scripts.save(new ScriptEntity(sitting.id, person.get().name, hash(token), clock.instant())
                     .ofCandidate(person.get().id));
