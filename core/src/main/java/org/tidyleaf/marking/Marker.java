@@ -3,7 +3,6 @@ package org.tidyleaf.marking;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
@@ -23,7 +22,7 @@ import org.tidyleaf.question.TextEntry;
 /**
  * Marks a response: {@code Mark mark = Marker.mark(question, response)}. Choices earn all or nothing (the standard's
  * response processing {@code match_correct}), each right gap, pair, place or row earns its share, a number counts within its tolerance, ends
- * included. An open answer waits for a person; one left empty earns nothing.
+ * included, unless the {@link MarkRules} say otherwise. An open answer waits for a person; one left empty earns nothing.
  */
 public final class Marker {
 
@@ -39,34 +38,53 @@ public final class Marker {
         return question.particulars().points().orElse(USUAL_POINTS);
     }
 
-    /** A person's mark, within what can be earned, or else the one worked out. */
+    /** A person's mark, within what can be earned, or else the one worked out by the usual rules. */
     public static Mark mark(Question question, Response response, Optional<HandMark> given) {
+        return mark(question, response, given, MarkRules.USUAL);
+    }
+
+    /** A person's mark, within what can be earned, or else the one worked out. */
+    public static Mark mark(Question question, Response response, Optional<HandMark> given, MarkRules rules) {
         BigDecimal most = most(question);
         return given.map(hand ->
                         new Mark(Optional.of(hand.points().max(BigDecimal.ZERO).min(most)), most))
-                .orElseGet(() -> mark(question, response));
+                .orElseGet(() -> mark(question, response, rules));
     }
 
     public static Mark mark(Question question, Response response) {
+        return mark(question, response, MarkRules.USUAL);
+    }
+
+    public static Mark mark(Question question, Response response, MarkRules rules) {
         BigDecimal most = most(question);
         if (response.isEmpty()) {
             return new Mark(Optional.of(BigDecimal.ZERO), most);
         }
-        return new Mark(question.match(new Earned(response, most)), most);
+        return new Mark(question.match(new Earned(response, most, rules)), most);
     }
 
-    private record Earned(Response response, BigDecimal most) implements Question.Cases<Optional<BigDecimal>> {
+    private record Earned(Response response, BigDecimal most, MarkRules rules)
+            implements Question.Cases<Optional<BigDecimal>> {
 
         @Override
         public Optional<BigDecimal> choice(ChoiceQuestion question) {
-            return allOrNothing(question.isKeyed() && question.key().equals(response.chosen()));
+            boolean parted = question.takesSeveral()
+                    && (rules.parts() == MarkRules.Parts.EACH_RIGHT || rules.parts() == MarkRules.Parts.LESS_WRONG);
+            if (!parted || !question.isKeyed()) {
+                return allOrNothing(question.isKeyed() && question.key().equals(response.chosen()));
+            }
+            int right = (int)
+                    response.chosen().stream().filter(question.key()::contains).count();
+            return counted(
+                    right, response.chosen().size() - right, question.key().size());
         }
 
         @Override
         public Optional<BigDecimal> textEntry(TextEntry question) {
             return shares(
                     question.gaps().size(),
-                    i -> accepts(question.gaps().get(i), response.entered().get(i)));
+                    i -> Spelling.accepts(
+                            question.gaps().get(i), response.entered().get(i), rules));
         }
 
         @Override
@@ -76,6 +94,9 @@ public final class Marker {
 
         @Override
         public Optional<BigDecimal> order(Order question) {
+            if (rules.neighbours() && question.key().size() > 1) {
+                return neighbours(question);
+            }
             return shares(question.key().size(), i -> isPlace(i, question.key().indexOf(i)));
         }
 
@@ -91,22 +112,24 @@ public final class Marker {
         public Optional<BigDecimal> gapMatch(GapMatch question) {
             return shares(
                     question.key().size(),
-                    i -> plain(question.key().get(i))
-                            .equals(plain(response.entered().get(i))));
+                    i -> Spelling.isSame(
+                            question.key().get(i), response.entered().get(i), rules));
         }
 
         @Override
         public Optional<BigDecimal> tableEntry(TableEntry question) {
             return shares(
                     question.gaps().size(),
-                    i -> accepts(question.gaps().get(i), response.entered().get(i)));
+                    i -> Spelling.accepts(
+                            question.gaps().get(i), response.entered().get(i), rules));
         }
 
         @Override
         public Optional<BigDecimal> pictureLabel(PictureLabel question) {
             return shares(
                     question.gaps().size(),
-                    i -> accepts(question.gaps().get(i), response.entered().get(i)));
+                    i -> Spelling.accepts(
+                            question.gaps().get(i), response.entered().get(i), rules));
         }
 
         /** Each span marked whole earns its share, each word too many takes one away again, not under nothing. */
@@ -117,7 +140,27 @@ public final class Marker {
             long wrong = response.chosen().stream()
                     .filter(word -> spans.stream().noneMatch(span -> span.contains(word)))
                     .count();
-            return share((int) Math.max(0, right - wrong), spans.size());
+            return rules.parts() == MarkRules.Parts.USUAL
+                    ? share((int) Math.max(0, right - wrong), spans.size())
+                    : counted((int) right, (int) wrong, spans.size());
+        }
+
+        /** Each item that stands right before its rightful next one earns a share. */
+        private Optional<BigDecimal> neighbours(Order question) {
+            int right = 0;
+            for (int i = 0; i + 1 < question.key().size(); i++) {
+                int here = placeOf(question.key().get(i));
+                right += here >= 0 && here + 1 == placeOf(question.key().get(i + 1)) ? 1 : 0;
+            }
+            int pairs = question.key().size() - 1;
+            return counted(right, pairs - right, pairs);
+        }
+
+        /** The 0-based place that was given to an item, or -1. */
+        private int placeOf(int item) {
+            String entered =
+                    item < response.entered().size() ? response.entered().get(item) : "";
+            return entered.matches("\\d{1,3}") ? Integer.parseInt(entered) : -1;
         }
 
         /** Whether the part's entry names that 0-based place. */
@@ -126,12 +169,24 @@ public final class Marker {
         }
 
         /** Each right part earns the same share of the points; all right earn them to the last hundredth. */
-        private Optional<BigDecimal> shares(int parts, IntPredicate isRight) {
+        private Optional<BigDecimal> shares(int parts, IntPredicate isRightPart) {
             int right = 0;
+            int wrong = 0;
             for (int i = 0; i < parts && i < response.entered().size(); i++) {
-                right += isRight.test(i) ? 1 : 0;
+                boolean isRight = isRightPart.test(i);
+                right += isRight ? 1 : 0;
+                wrong += isRight || response.entered().get(i).isBlank() ? 0 : 1;
             }
-            return share(right, parts);
+            return counted(right, wrong, parts);
+        }
+
+        /** What so many right and wrong parts earn by the rules; a part left empty is neither. */
+        private Optional<BigDecimal> counted(int right, int wrong, int parts) {
+            return switch (rules.parts()) {
+                case WHOLE -> allOrNothing(parts > 0 && right == parts && wrong == 0);
+                case LESS_WRONG -> share(Math.max(0, right - wrong), parts);
+                case USUAL, EACH_RIGHT -> share(right, parts);
+            };
         }
 
         private Optional<BigDecimal> share(int right, int parts) {
@@ -162,14 +217,5 @@ public final class Marker {
         private Optional<BigDecimal> allOrNothing(boolean right) {
             return Optional.of(right ? most : BigDecimal.ZERO);
         }
-    }
-
-    private static boolean accepts(List<String> spellings, String entered) {
-        return spellings.stream().anyMatch(spelling -> plain(spelling).equals(plain(entered)));
-    }
-
-    /** Case and outer spaces don't matter, nor how many spaces stand between words (common practice). */
-    private static String plain(String text) {
-        return text.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
     }
 }

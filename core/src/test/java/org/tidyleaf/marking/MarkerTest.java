@@ -210,4 +210,69 @@ class MarkerTest {
         assertThat(Marker.mark(gap, entered("x"), java.util.Optional.of(much)).isFull())
                 .isTrue();
     }
+
+    private static String earned(Question question, Response response, MarkRules rules) {
+        return Marker.mark(question, response, rules).earned().orElseThrow().toPlainString();
+    }
+
+    private static MarkRules parts(MarkRules.Parts parts) {
+        return new MarkRules(parts, false, true, false);
+    }
+
+    /** QTI 3.0, response processing: match_correct, and map_response with a lower bound of 0, positive entries alone or with negative ones. */
+    @Test
+    void severalRightOptionsEarnByTheChosenRule() {
+        MultipleChoice two = new MultipleChoice(worth("3"), options(4), Set.of(0, 2));
+        Response half = new Response(Set.of(0), List.of());
+        Response mixed = new Response(Set.of(0, 1), List.of());
+        Response all = new Response(Set.of(0, 1, 2, 3), List.of());
+        assertThat(earned(two, half, parts(MarkRules.Parts.WHOLE))).isEqualTo("0");
+        assertThat(earned(two, half, parts(MarkRules.Parts.EACH_RIGHT))).isEqualTo("1.5");
+        assertThat(earned(two, mixed, parts(MarkRules.Parts.EACH_RIGHT))).isEqualTo("1.5");
+        assertThat(earned(two, mixed, parts(MarkRules.Parts.LESS_WRONG))).isEqualTo("0");
+        assertThat(earned(two, all, parts(MarkRules.Parts.LESS_WRONG))).isEqualTo("0");
+        assertThat(earned(two, new Response(Set.of(0, 2), List.of()), parts(MarkRules.Parts.LESS_WRONG)))
+                .isEqualTo("3");
+    }
+
+    @Test
+    void partsAreCountedByTheChosenRule() {
+        TextEntry gaps = new TextEntry(worth("4"), List.of(List.of("a"), List.of("b"), List.of("c"), List.of("d")));
+        Response threeOfFour = entered("a", "b", "c", "x");
+        Response oneEmpty = entered("a", "b", "c", "");
+        assertThat(earned(gaps, threeOfFour, parts(MarkRules.Parts.USUAL))).isEqualTo("3");
+        assertThat(earned(gaps, threeOfFour, parts(MarkRules.Parts.WHOLE))).isEqualTo("0");
+        assertThat(earned(gaps, threeOfFour, parts(MarkRules.Parts.LESS_WRONG))).isEqualTo("2");
+        assertThat(earned(gaps, oneEmpty, parts(MarkRules.Parts.LESS_WRONG))).isEqualTo("3");
+    }
+
+    /** A, C, D, B for A, B, C, D: no place but the first is right, yet C still stands before D. */
+    @Test
+    void anOrderMayEarnByRightNeighbours() {
+        Order order = new Order(
+                worth("3"), List.of(Prose.of("a"), Prose.of("b"), Prose.of("c"), Prose.of("d")), List.of(0, 1, 2, 3));
+        Response moved = entered("0", "3", "1", "2");
+        assertThat(earned(order, moved, MarkRules.USUAL)).isEqualTo("0.75");
+        assertThat(earned(order, moved, new MarkRules(MarkRules.Parts.USUAL, true, true, false)))
+                .isEqualTo("1");
+        assertThat(earned(order, entered("0", "1", "2", "3"), new MarkRules(MarkRules.Parts.USUAL, true, true, false)))
+                .isEqualTo("3");
+    }
+
+    /** Common practice: one letter wrong, missing, added or swapped is a slip; in a short word it is another word. */
+    @Test
+    void spellingIsAsStrictAsTheRulesSay() {
+        TextEntry gap = new TextEntry(worth("1"), List.of(List.of("propolis", "résine")));
+        MarkRules slips = new MarkRules(MarkRules.Parts.USUAL, false, true, true);
+        MarkRules noAccents = new MarkRules(MarkRules.Parts.USUAL, false, false, false);
+        for (String slip : List.of("propolys", "propoli", "propoliss", "porpolis", "  Propolis ")) {
+            assertThat(earned(gap, entered(slip), slips)).as(slip).isEqualTo("1");
+        }
+        assertThat(earned(gap, entered("propolys"), MarkRules.USUAL)).isEqualTo("0");
+        assertThat(earned(gap, entered("prapolys"), slips)).isEqualTo("0");
+        assertThat(earned(gap, entered("resine"), MarkRules.USUAL)).isEqualTo("0");
+        assertThat(earned(gap, entered("resine"), noAccents)).isEqualTo("1");
+        TextEntry small = new TextEntry(worth("1"), List.of(List.of("wax")));
+        assertThat(earned(small, entered("wag"), slips)).isEqualTo("0");
+    }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.tidyleaf.marking.HandMark;
 import org.tidyleaf.marking.Mark;
+import org.tidyleaf.marking.MarkRules;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.marking.Response;
 import org.tidyleaf.question.ChoiceQuestion;
@@ -40,29 +41,30 @@ public record MarkedCard(
     public record Choice(String letter, String html, boolean chosen, boolean right, String feedback) {}
 
     public static List<MarkedCard> of(Quiz quiz, Responses responses, String figures) {
-        return of(quiz, responses, Map.of(), figures);
+        return of(quiz, responses, Map.of(), MarkRules.USUAL, figures);
     }
 
     /** @param given marks by hand, by question id */
-    public static List<MarkedCard> of(Quiz quiz, Responses responses, Map<String, HandMark> given, String figures) {
+    public static List<MarkedCard> of(
+            Quiz quiz, Responses responses, Map<String, HandMark> given, MarkRules rules, String figures) {
         List<MarkedCard> cards = new ArrayList<>();
         for (int i = 0; i < quiz.questions().size(); i++) {
-            cards.add(of(quiz.questions().get(i), i, responses, given, new ProseHtml(figures)));
+            cards.add(of(quiz.questions().get(i), i, responses, given, rules, new ProseHtml(figures)));
         }
         return cards;
     }
 
     /** The sum of what is marked so far, of all that could be earned. */
     public static String total(Quiz quiz, Responses responses) {
-        return total(quiz, responses, Map.of());
+        return total(quiz, responses, Map.of(), MarkRules.USUAL);
     }
 
-    public static String total(Quiz quiz, Responses responses, Map<String, HandMark> given) {
+    public static String total(Quiz quiz, Responses responses, Map<String, HandMark> given, MarkRules rules) {
         BigDecimal earned = BigDecimal.ZERO;
         BigDecimal most = BigDecimal.ZERO;
         for (Question question : quiz.questions()) {
-            Mark mark =
-                    Marker.mark(question, responses.of(question.id()), Optional.ofNullable(given.get(question.id())));
+            Mark mark = Marker.mark(
+                    question, responses.of(question.id()), Optional.ofNullable(given.get(question.id())), rules);
             earned = earned.add(mark.earned().orElse(BigDecimal.ZERO));
             most = most.add(mark.most());
         }
@@ -70,11 +72,16 @@ public record MarkedCard(
     }
 
     private static MarkedCard of(
-            Question question, int index, Responses responses, Map<String, HandMark> given, ProseHtml html) {
+            Question question,
+            int index,
+            Responses responses,
+            Map<String, HandMark> given,
+            MarkRules rules,
+            ProseHtml html) {
         Particulars particulars = question.particulars();
         Response response = responses.of(question.id());
         Optional<HandMark> hand = Optional.ofNullable(given.get(question.id()));
-        Mark mark = Marker.mark(question, response, hand);
+        Mark mark = Marker.mark(question, response, hand, rules);
         boolean choice = question instanceof ChoiceQuestion;
         return new MarkedCard(
                 question.id(),

@@ -31,17 +31,18 @@ final class Attempts {
             return before;
         }
         boolean beaten =
-                rules.best() && before.handedIn() && total(quiz, before).compareTo(total(quiz, here)) > 0;
+                rules.best() && before.handedIn() && total(quiz, rules, before).compareTo(total(quiz, rules, here)) > 0;
         return beaten ? before : here;
     }
 
-    private static BigDecimal total(Quiz quiz, ResultTable.Answers script) {
+    private static BigDecimal total(Quiz quiz, Rules rules, ResultTable.Answers script) {
         BigDecimal total = BigDecimal.ZERO;
         for (Question question : quiz.questions()) {
             total = total.add(Marker.mark(
                             question,
                             script.responses().of(question.id()),
-                            Optional.ofNullable(script.marks().get(question.id())))
+                            Optional.ofNullable(script.marks().get(question.id())),
+                            rules.marking())
                     .earned()
                     .orElse(BigDecimal.ZERO));
         }

@@ -137,8 +137,12 @@ class CandidateController {
     }
 
     private static void handedIn(String code, Script script, Model model) {
-        List<MarkedCard> cards =
-                MarkedCard.of(script.quiz(), script.responses(), script.marks(), "/s/" + code + "/figure/");
+        List<MarkedCard> cards = MarkedCard.of(
+                script.quiz(),
+                script.responses(),
+                script.marks(),
+                script.rules().marking(),
+                "/s/" + code + "/figure/");
         model.addAttribute("title", script.quiz().title());
         model.addAttribute("candidate", script.candidate());
         model.addAttribute("state", script.state().name());
@@ -148,7 +152,13 @@ class CandidateController {
         model.addAttribute("againLeft", script.state() == Script.State.HANDED_IN ? script.againLeft() : 0);
         // What may not be seen yet is not on the page at all.
         model.addAttribute("cards", script.marksShown() || script.answersShown() ? cards : List.of());
-        model.addAttribute("total", MarkedCard.total(script.quiz(), script.responses(), script.marks()));
+        model.addAttribute(
+                "total",
+                MarkedCard.total(
+                        script.quiz(),
+                        script.responses(),
+                        script.marks(),
+                        script.rules().marking()));
         model.addAttribute(
                 "waiting",
                 cards.stream().filter(card -> card.verdict().equals("waits")).count());

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.marking.Mark;
+import org.tidyleaf.marking.MarkRules;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.marking.Response;
 import org.tidyleaf.question.ChoiceQuestion;
@@ -86,7 +87,7 @@ record FiguresPage(
                 .toList();
         List<TestFigures.Script> scripts = marking.scripts().stream()
                 .filter(ResultTable.Answers::handedIn)
-                .map(answers -> script(quiz, answers))
+                .map(answers -> script(quiz, marking.rules(), answers))
                 .toList();
         TestFigures figures = TestFigures.of(most, options, scripts);
         double inAll = most.stream().mapToDouble(BigDecimal::doubleValue).sum();
@@ -106,14 +107,14 @@ record FiguresPage(
                 rows);
     }
 
-    private static TestFigures.Script script(Quiz quiz, ResultTable.Answers answers) {
+    private static TestFigures.Script script(Quiz quiz, MarkRules rules, ResultTable.Answers answers) {
         List<BigDecimal> points = new ArrayList<>();
         List<Set<Integer>> chosen = new ArrayList<>();
         List<Boolean> omitted = new ArrayList<>();
         for (Question question : quiz.questions()) {
             Response response = answers.responses().of(question.id());
             Mark mark = Marker.mark(
-                    question, response, Optional.ofNullable(answers.marks().get(question.id())));
+                    question, response, Optional.ofNullable(answers.marks().get(question.id())), rules);
             points.add(mark.earned().orElse(BigDecimal.ZERO));
             chosen.add(response.chosen());
             omitted.add(response.isEmpty());

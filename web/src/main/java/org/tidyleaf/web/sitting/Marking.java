@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.tidyleaf.marking.Mark;
+import org.tidyleaf.marking.MarkRules;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.Question;
@@ -11,7 +12,7 @@ import org.tidyleaf.question.Quiz;
 import org.tidyleaf.reading.AnswerText;
 
 /** A sitting's scripts as a person marks them. */
-record Marking(UUID sitting, UUID leaf, Quiz quiz, List<ResultTable.Answers> scripts) {
+record Marking(UUID sitting, UUID leaf, Quiz quiz, MarkRules rules, List<ResultTable.Answers> scripts) {
 
     /**
      * One question that a person marks.
@@ -66,10 +67,10 @@ record Marking(UUID sitting, UUID leaf, Quiz quiz, List<ResultTable.Answers> scr
                 .toList();
     }
 
-    private static Given given(ResultTable.Answers script, Question question) {
+    private Given given(ResultTable.Answers script, Question question) {
         Optional<org.tidyleaf.marking.HandMark> hand =
                 Optional.ofNullable(script.marks().get(question.id()));
-        Mark mark = Marker.mark(question, script.responses().of(question.id()), hand);
+        Mark mark = Marker.mark(question, script.responses().of(question.id()), hand, rules);
         return new Given(
                 script.script(),
                 script.candidate(),

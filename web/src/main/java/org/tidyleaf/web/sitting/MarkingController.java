@@ -94,8 +94,10 @@ class MarkingController {
         model.addAttribute("sitting", sittings.summary(teacher.id(), id));
         model.addAttribute("candidate", answers.candidate());
         model.addAttribute("script", script);
-        model.addAttribute("total", MarkedCard.total(marking.quiz(), answers.responses(), answers.marks()));
-        model.addAttribute("cards", MarkedCard.of(marking.quiz(), answers.responses(), answers.marks(), figures));
+        model.addAttribute(
+                "total", MarkedCard.total(marking.quiz(), answers.responses(), answers.marks(), marking.rules()));
+        model.addAttribute(
+                "cards", MarkedCard.of(marking.quiz(), answers.responses(), answers.marks(), marking.rules(), figures));
         return "sitting/script";
     }
 

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.tidyleaf.marking.HandMark;
 import org.tidyleaf.marking.Mark;
+import org.tidyleaf.marking.MarkRules;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
@@ -45,7 +46,7 @@ record ResultTable(List<String> numbers, List<String> most, String mostInAll, Li
             Responses responses,
             Map<String, HandMark> marks) {}
 
-    static ResultTable of(Quiz quiz, List<Answers> scripts) {
+    static ResultTable of(Quiz quiz, MarkRules rules, List<Answers> scripts) {
         List<String> numbers = new ArrayList<>();
         List<String> most = new ArrayList<>();
         BigDecimal inAll = BigDecimal.ZERO;
@@ -60,7 +61,7 @@ record ResultTable(List<String> numbers, List<String> most, String mostInAll, Li
         int handedIn = 0;
         int toMark = 0;
         for (Answers script : scripts) {
-            Marked marked = mark(quiz, script);
+            Marked marked = mark(quiz, rules, script);
             rows.add(marked.row());
             if (script.handedIn()) {
                 sum = sum.add(marked.total());
@@ -77,7 +78,7 @@ record ResultTable(List<String> numbers, List<String> most, String mostInAll, Li
 
     private record Marked(Row row, BigDecimal total, int waiting) {}
 
-    private static Marked mark(Quiz quiz, Answers script) {
+    private static Marked mark(Quiz quiz, MarkRules rules, Answers script) {
         List<String> points = new ArrayList<>();
         List<String> verdicts = new ArrayList<>();
         BigDecimal total = BigDecimal.ZERO;
@@ -86,7 +87,8 @@ record ResultTable(List<String> numbers, List<String> most, String mostInAll, Li
             Mark mark = Marker.mark(
                     question,
                     script.responses().of(question.id()),
-                    Optional.ofNullable(script.marks().get(question.id())));
+                    Optional.ofNullable(script.marks().get(question.id())),
+                    rules);
             points.add(mark.earned().map(ResultTable::plain).orElse("\u2013"));
             verdicts.add(mark.verdict());
             total = total.add(mark.earned().orElse(BigDecimal.ZERO));

@@ -2,6 +2,7 @@ package org.tidyleaf.web.sitting;
 
 import java.time.Instant;
 import java.util.Optional;
+import org.tidyleaf.marking.MarkRules;
 
 /**
  * How a sitting is given out.
@@ -19,6 +20,7 @@ import java.util.Optional;
  * @param instructions shown before beginning, or empty
  * @param attempts how often one person may sit, at least 1
  * @param best whether the best attempt counts instead of the last
+ * @param marking how strictly it is marked
  */
 public record Rules(
         Optional<Instant> opens,
@@ -33,7 +35,8 @@ public record Rules(
         String word,
         String instructions,
         int attempts,
-        boolean best) {
+        boolean best,
+        MarkRules marking) {
 
     /** By link, no limits, the total at once. */
     public static final Rules USUAL = new Rules(
@@ -49,7 +52,8 @@ public record Rules(
             "",
             "",
             1,
-            false);
+            false,
+            MarkRules.USUAL);
 
     /** Whether candidates wait for the teacher to show them something. */
     boolean isOnRelease() {

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.tidyleaf.marking.MarkRules;
 
 /** The rules as the publish page sends them; times are those of the school's clock. */
 class RulesForm {
@@ -39,6 +40,10 @@ class RulesForm {
     private String attempts = "1";
     private boolean best;
     private String people = "";
+    private MarkRules.Parts parts = MarkRules.Parts.USUAL;
+    private boolean neighbours;
+    private boolean noAccents;
+    private boolean slips;
 
     /**
      * The rules, where everything in them makes sense.
@@ -69,7 +74,8 @@ class RulesForm {
                         cut(word, LONGEST_WORD),
                         cut(instructions, LONGEST_INSTRUCTIONS),
                         tries,
-                        best))
+                        best,
+                        new MarkRules(parts, neighbours, !noAccents, slips)))
                 : Optional.empty();
     }
 
@@ -154,6 +160,22 @@ class RulesForm {
 
     public void setBest(boolean best) {
         this.best = best;
+    }
+
+    public void setParts(MarkRules.Parts parts) {
+        this.parts = parts;
+    }
+
+    public void setNeighbours(boolean neighbours) {
+        this.neighbours = neighbours;
+    }
+
+    public void setNoAccents(boolean noAccents) {
+        this.noAccents = noAccents;
+    }
+
+    public void setSlips(boolean slips) {
+        this.slips = slips;
     }
 
     public void setPeople(String people) {

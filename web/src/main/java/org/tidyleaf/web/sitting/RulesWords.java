@@ -6,6 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.tidyleaf.marking.MarkRules;
 
 /** The rules of a sitting in short sentences; what is as usual is not said. */
 final class RulesWords {
@@ -35,6 +36,19 @@ final class RulesWords {
         }
         if (!rules.word().isEmpty()) {
             words.add("Entry word: " + rules.word());
+        }
+        if (rules.marking().parts() != MarkRules.Parts.USUAL) {
+            words.add("Marked: " + rules.marking().parts().words());
+        }
+        if (rules.marking().neighbours()) {
+            words.add("Orders marked by right neighbours");
+        }
+        if (!rules.marking().accents() || rules.marking().slips()) {
+            words.add(
+                    rules.marking().slips()
+                            ? "One slip of spelling forgiven"
+                                    + (rules.marking().accents() ? "" : ", accents don't matter")
+                            : "Accents don't matter");
         }
         words.add("Points shown " + told(rules.marks()));
         words.add("Right answers shown " + told(rules.answers()));

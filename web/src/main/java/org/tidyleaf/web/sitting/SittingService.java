@@ -203,7 +203,8 @@ public class SittingService {
     }
 
     private ResultTable table(SittingEntity sitting, Quiz quiz) {
-        return ResultTable.of(quiz, Attempts.counting(quiz, sitting.rules(), answers(sitting)));
+        return ResultTable.of(
+                quiz, sitting.rules().marking(), Attempts.counting(quiz, sitting.rules(), answers(sitting)));
     }
 
     private List<ResultTable.Answers> answers(SittingEntity sitting) {
@@ -246,7 +247,7 @@ public class SittingService {
     Marking marking(UUID owner, UUID id) {
         SittingEntity sitting = own(owner, id);
         Edition edition = editions.get(sitting.editionId);
-        return new Marking(id, edition.leaf(), edition.quiz(), answers(sitting));
+        return new Marking(id, edition.leaf(), edition.quiz(), sitting.rules().marking(), answers(sitting));
     }
 
     /** Gives points by hand; they stand above those worked out. Points outside of what can be earned are brought inside. */

@@ -37,7 +37,8 @@ class SittingRulesPartsTest {
                 "",
                 "",
                 3,
-                best);
+                best,
+                org.tidyleaf.marking.MarkRules.USUAL);
     }
 
     private static ScriptEventEntity given(int minutes) {
