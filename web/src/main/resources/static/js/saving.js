@@ -42,3 +42,10 @@ for (const button of form.querySelectorAll('[data-check], [data-step], .question
     form.submit();
   });
 }
+// What was answered before this script had come is sent now.
+const answeredEarly = [...form.elements].some((field) => field.type === 'radio' || field.type === 'checkbox'
+  ? field.checked !== field.defaultChecked
+  : field.tagName === 'SELECT'
+    ? [...field.options].some((option) => option.selected !== option.defaultSelected && (option.defaultSelected || option.value !== ''))
+    : 'defaultValue' in field && field.value !== field.defaultValue);
+if (answeredEarly) form.dispatchEvent(new CustomEvent('save-again'));

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestInstance.Lifecycle;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.web.RunningApplication.Address;
 import org.tidyleaf.web.account.AccountService;
 import org.tidyleaf.web.leaf.LeafService;
@@ -189,5 +190,33 @@ class SittingRulesTest {
         teacher.navigate(sitting);
         assertThat(teacher.locator(".results tbody tr")).hasCount(1);
         assertThat(teacher.locator(".results tbody .is-total")).hasText("1");
+    }
+
+    @Test
+    void aKeyCorrectedAfterwardsMarksAllScriptsAnewAndSaysSo(Address app) {
+        String link = giveOut(app, () -> {});
+        String sitting = teacher.url();
+        begin(link, "Noor Finch");
+        choice(candidate, "drones").click();
+        candidate.click("[data-check]");
+        candidate.click("text=Hand in now");
+        assertThat(candidate.locator(".candidate-points")).containsText("0 of 3");
+        candidate.context().clearCookies();
+        UUID owner = app.bean(JdbcTemplate.class)
+                .queryForObject("select id from account where mail = 'rhea@wrenfield.example'", UUID.class);
+        LeafService leaves = app.bean(LeafService.class);
+        String first =
+                leaves.open(owner, leaf).tidied().quiz().questions().get(0).id();
+        leaves.decide(owner, leaf, new Decision.SetKey(first, java.util.Set.of(0, 1)));
+        teacher.navigate(sitting);
+        assertThat(teacher.locator(".regrade")).containsText("question 1 would be marked otherwise");
+        looks(teacher);
+        leaves.decide(owner, leaf, new Decision.SetKey(first, java.util.Set.of(1)));
+        teacher.navigate(sitting);
+        teacher.click("text=Mark all scripts anew");
+        assertThat(teacher.locator("main")).containsText("Noor Finch 0 \u2192 1");
+        assertThat(teacher.locator(".regrade")).hasCount(0);
+        assertThat(teacher.locator(".results tbody .is-total")).hasText("1");
+        leaves.decide(owner, leaf, new Decision.SetKey(first, java.util.Set.of(0)));
     }
 }

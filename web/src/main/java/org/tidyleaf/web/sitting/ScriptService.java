@@ -42,6 +42,7 @@ public class ScriptService {
     private final HandMarkRepository handMarks;
     private final CandidateRepository candidates;
     private final ScriptEventRepository events;
+    private final MarkedEdition keys;
     private final EditionService editions;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
@@ -53,6 +54,7 @@ public class ScriptService {
             HandMarkRepository handMarks,
             CandidateRepository candidates,
             ScriptEventRepository events,
+            MarkedEdition keys,
             EditionService editions,
             Clock clock) {
         this.sittings = sittings;
@@ -61,6 +63,7 @@ public class ScriptService {
         this.handMarks = handMarks;
         this.candidates = candidates;
         this.events = events;
+        this.keys = keys;
         this.editions = editions;
         this.clock = clock;
     }
@@ -210,7 +213,8 @@ public class ScriptService {
         Optional<Instant> deadline = deadline(entity, rules);
         Script.State state = state(entity, sitting, deadline);
         long seed = entity.id.getMostSignificantBits();
-        Quiz quiz = rules.shuffleQuestions() ? Shuffling.ordered(edition.quiz(), seed) : edition.quiz();
+        Quiz sat = keys.quiz(sitting.id, edition.quiz());
+        Quiz quiz = rules.shuffleQuestions() ? Shuffling.ordered(sat, seed) : sat;
         return new Script(
                 entity.id,
                 entity.candidate,

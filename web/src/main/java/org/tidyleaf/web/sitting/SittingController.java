@@ -105,6 +105,12 @@ class SittingController {
         return "redirect:/sitting/" + id + "/watch";
     }
 
+    @PostMapping("/sitting/{id}/regrade")
+    String regrade(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id) {
+        sittings.regrade(teacher.id(), id);
+        return "redirect:/sitting/" + id;
+    }
+
     @PostMapping("/sitting/{id}/release")
     String release(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id) {
         sittings.release(teacher.id(), id);
@@ -125,6 +131,8 @@ class SittingController {
         model.addAttribute("table", sittings.results(teacher.id(), id));
         model.addAttribute("rules", RulesWords.of(sittings.rules(teacher.id(), id), zone));
         model.addAttribute("people", sittings.people(teacher.id(), id));
+        model.addAttribute("corrected", sittings.corrected(teacher.id(), id));
+        model.addAttribute("regraded", sittings.regraded(teacher.id(), id));
         model.addAttribute(
                 "mayRelease", sittings.rules(teacher.id(), id).isOnRelease() && !sittings.isReleased(teacher.id(), id));
         model.addAttribute(

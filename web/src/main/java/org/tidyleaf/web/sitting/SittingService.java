@@ -17,6 +17,7 @@ import org.tidyleaf.marking.Marker;
 import org.tidyleaf.marking.Response;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.web.leaf.LeafService;
 import org.tidyleaf.web.page.Responses;
 import org.tidyleaf.web.publish.Edition;
 import org.tidyleaf.web.publish.EditionService;
@@ -39,6 +40,9 @@ public class SittingService {
     private final HandMarkRepository handMarks;
     private final CandidateRepository candidates;
     private final ScriptEventRepository events;
+    private final RegradeRepository regrades;
+    private final MarkedEdition keys;
+    private final LeafService leaves;
     private final EditionService editions;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
@@ -50,6 +54,9 @@ public class SittingService {
             HandMarkRepository handMarks,
             CandidateRepository candidates,
             ScriptEventRepository events,
+            RegradeRepository regrades,
+            MarkedEdition keys,
+            LeafService leaves,
             EditionService editions,
             Clock clock) {
         this.sittings = sittings;
@@ -58,6 +65,9 @@ public class SittingService {
         this.handMarks = handMarks;
         this.candidates = candidates;
         this.events = events;
+        this.regrades = regrades;
+        this.keys = keys;
+        this.leaves = leaves;
         this.editions = editions;
         this.clock = clock;
     }
@@ -171,7 +181,7 @@ public class SittingService {
 
     private SittingSummary summary(SittingEntity sitting) {
         Edition edition = editions.get(sitting.editionId);
-        ResultTable table = table(sitting, edition.quiz());
+        ResultTable table = table(sitting, keys.quiz(sitting.id, edition.quiz()));
         int handedIn =
                 (int) table.rows().stream().filter(ResultTable.Row::handedIn).count();
         String mean = table.mean().isEmpty() ? "" : table.mean() + " of " + table.mostInAll();
@@ -195,7 +205,8 @@ public class SittingService {
     @Transactional(readOnly = true)
     ResultTable results(UUID owner, UUID id) {
         SittingEntity sitting = own(owner, id);
-        return table(sitting, editions.get(sitting.editionId).quiz());
+        return table(
+                sitting, keys.quiz(sitting.id, editions.get(sitting.editionId).quiz()));
     }
 
     private SittingEntity own(UUID owner, UUID id) {
@@ -242,12 +253,56 @@ public class SittingService {
                 .isPresent();
     }
 
+    /** The numbers of the questions that the leaf as it is now would mark otherwise. */
+    @Transactional(readOnly = true)
+    List<String> corrected(UUID owner, UUID id) {
+        SittingEntity sitting = own(owner, id);
+        Edition edition = editions.get(sitting.editionId);
+        Quiz sat = keys.quiz(sitting.id, edition.quiz());
+        return Correction.of(sat, leaves.open(owner, edition.leaf()).tidied().quiz())
+                .changes();
+    }
+
+    /** What was regraded so far, the latest first, in words. */
+    @Transactional(readOnly = true)
+    List<String> regraded(UUID owner, UUID id) {
+        List<String> words = new ArrayList<>(regrades.findBySittingIdOrderById(own(owner, id).id).stream()
+                .map(done -> done.changes)
+                .toList());
+        java.util.Collections.reverse(words);
+        return words;
+    }
+
+    /** Marks all scripts by the leaf as it is now, which becomes an edition; says what that changed. Nothing where it changes none. */
+    @Transactional
+    void regrade(UUID owner, UUID id) {
+        SittingEntity sitting = own(owner, id);
+        Edition edition = editions.get(sitting.editionId);
+        List<String> changes = corrected(owner, id);
+        Optional<Edition> now = changes.isEmpty() ? Optional.empty() : editions.publish(owner, edition.leaf());
+        if (now.isEmpty()) {
+            return;
+        }
+        ResultTable before = table(sitting, keys.quiz(sitting.id, edition.quiz()));
+        ResultTable after =
+                table(sitting, Correction.of(edition.quiz(), now.get().quiz()).quiz());
+        String words = "Marked by edition " + now.get().number() + " since then: "
+                + (changes.size() == 1 ? "question " : "questions ") + String.join(", ", changes) + ". "
+                + RegradeWords.of(before, after);
+        regrades.save(new RegradeEntity(id, now.get().id(), words, owner, clock.instant()));
+    }
+
     /** A sitting with all its scripts, for a person to mark. */
     @Transactional(readOnly = true)
     Marking marking(UUID owner, UUID id) {
         SittingEntity sitting = own(owner, id);
         Edition edition = editions.get(sitting.editionId);
-        return new Marking(id, edition.leaf(), edition.quiz(), sitting.rules().marking(), answers(sitting));
+        return new Marking(
+                id,
+                edition.leaf(),
+                keys.quiz(sitting.id, edition.quiz()),
+                sitting.rules().marking(),
+                answers(sitting));
     }
 
     /** Gives points by hand; they stand above those worked out. Points outside of what can be earned are brought inside. */
