@@ -29,6 +29,7 @@ import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.question.TrueFalse;
 import org.tidyleaf.reading.AnswerText;
+import org.tidyleaf.reading.Wording;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 
@@ -177,7 +178,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private void question(Question question, int place) {
         Particulars particulars = question.particulars();
         boolean bankFirst = isBankFirst(question);
-        if (bankFirst && !isBankPrinted((GapMatch) question, place)) {
+        if (bankFirst && !isBankPrinted((GapMatch) question, place) && !isBankInPassage((GapMatch) question)) {
             line("Word bank: " + String.join(", ", ((GapMatch) question).words()), INDENT);
         }
         boolean unnumbered = bankFirst && particulars.number().isEmpty();
@@ -236,6 +237,12 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private static boolean isBankFirst(Question question) {
         return question instanceof GapMatch gaps
                 && gaps.particulars().stem().typed().indexOf('\n') < 0;
+    }
+
+    private boolean isBankInPassage(GapMatch gaps) {
+        int stimulus = gaps.particulars().stimulus();
+        return stimulus >= 0
+                && Wording.lists(quiz.stimuli().get(stimulus).text().plain(), gaps.words());
     }
 
     /** Neighbours that share their words have them printed once. */

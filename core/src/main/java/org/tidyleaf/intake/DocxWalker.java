@@ -206,7 +206,7 @@ final class DocxWalker {
         }
         Set<Emphasis> emphasis = look.emphasis();
         boolean ruled =
-                emphasis.contains(Emphasis.UNDERLINE) && text.isBlank() && (text.contains("\t") || text.length() >= 3);
+                emphasis.contains(Emphasis.UNDERLINE) && isBlank(text) && (text.contains("\t") || text.length() >= 3);
         lines.append(ruled ? UNDERLINED_BLANK : text.replace('\n', ' '), emphasis, look.color());
     }
 
@@ -279,5 +279,10 @@ final class DocxWalker {
                 return 0;
             }
         }
+    }
+
+    /** Spaces that don't break are spaces too. */
+    private static boolean isBlank(String text) {
+        return text.replace('\u00a0', ' ').isBlank();
     }
 }

@@ -235,7 +235,7 @@ final class OdtWalker {
             return;
         }
         boolean ruled =
-                look.contains(Emphasis.UNDERLINE) && text.isBlank() && (text.contains("\t") || text.length() >= 3);
+                look.contains(Emphasis.UNDERLINE) && isBlank(text) && (text.contains("\t") || text.length() >= 3);
         lines.append(ruled ? UNDERLINED_BLANK : text, look, "");
     }
 
@@ -289,5 +289,10 @@ final class OdtWalker {
                         lines.figure(id);
                     }
                 });
+    }
+
+    /** Spaces that don't break are spaces too. */
+    private static boolean isBlank(String text) {
+        return text.replace('\u00a0', ' ').isBlank();
     }
 }

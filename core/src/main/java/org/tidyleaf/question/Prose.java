@@ -89,6 +89,15 @@ public record Prose(@JsonValue List<Inline> parts) {
         return (int) parts.stream().filter(Inline.Gap.class::isInstance).count();
     }
 
+    /** The same without its gaps. */
+    public Prose withoutGaps() {
+        List<Inline> kept = new ArrayList<>(parts);
+        kept.removeIf(Inline.Gap.class::isInstance);
+        Prose joined = new Prose(kept).joined();
+        String typed = joined.typed();
+        return joined.cut(0, typed.length());
+    }
+
     /** The part between two places of the {@link #typed} form; pictures go with the first part. */
     public Prose cut(int from, int to) {
         List<Inline> kept = new ArrayList<>();

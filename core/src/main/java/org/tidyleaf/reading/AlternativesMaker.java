@@ -1,11 +1,13 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Option;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
@@ -60,6 +62,22 @@ final class AlternativesMaker {
         return choice(asked, split(behind.group(2).replaceAll("[.]$", ""), ";"), key, said);
     }
 
+    /** The place of the only word that is printed otherwise than the rest, or -1. */
+    private static int setApart(Prose stem, List<String> words) {
+        List<Integer> marked = new ArrayList<>();
+        for (int i = 0; i < words.size(); i++) {
+            String word = words.get(i);
+            boolean apart = stem.parts().stream()
+                    .anyMatch(part -> part instanceof Inline.Text text
+                            && !text.emphasis().isEmpty()
+                            && text.text().strip().equals(word));
+            if (apart) {
+                marked.add(i);
+            }
+        }
+        return marked.size() == 1 ? marked.get(0) : -1;
+    }
+
     /** Whether a sentence has words to choose among, in brackets or parted by a stroke. */
     static boolean hasAlternatives(String text) {
         Matcher slashed = SLASHED.matcher(text);
@@ -87,7 +105,8 @@ final class AlternativesMaker {
 
     private static Optional<Question> choice(
             Particulars particulars, List<String> words, GatheredKey key, String said) {
-        int right = key.text().map(String::strip).map(words::indexOf).orElse(-1);
+        int right =
+                key.text().map(String::strip).map(words::indexOf).orElseGet(() -> setApart(particulars.stem(), words));
         boolean asked = CHOOSE.matcher(said).find()
                 || CHOOSE.matcher(particulars.stem().plain()).find();
         boolean chosen = right >= 0 || key.text().isEmpty() && asked;

@@ -92,8 +92,8 @@ final class AnswerParser {
             }
         }
         boolean bareOptions = labels.stream().allMatch(String::isEmpty);
-        int ordinal = letter.charAt(0) - 'a';
-        return bareOptions && letter.length() == 1 && ordinal >= 0 && ordinal < labels.size() ? ordinal : -1;
+        int ordinal = letter.matches("\\d{1,2}") ? Integer.parseInt(letter) - 1 : letter.charAt(0) - 'a';
+        return bareOptions && letter.length() <= 2 && ordinal >= 0 && ordinal < labels.size() ? ordinal : -1;
     }
 
     /** 0 for true, 1 for false. */

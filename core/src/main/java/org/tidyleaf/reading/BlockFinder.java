@@ -153,8 +153,22 @@ final class BlockFinder {
             return;
         }
         int end = from;
-        while (end < all.size() && isPairLine(all.get(end))) {
+        boolean numbered = from + 1 < all.size()
+                && (number(from).isPresent()
+                        || number(from + 1)
+                                .filter(label -> label.ordinal() == 1)
+                                .isPresent());
+        // Below pairs without numbers a number begins the next question.
+        while (end < all.size()
+                && isPairLine(all.get(end))
+                && (numbered || number(end).isEmpty())) {
             end++;
+        }
+        if (end < all.size()
+                && end - from > 1
+                && PairKeys.isKey(all.get(end).text())
+                && all.get(end).lead().isEmpty()) {
+            found.put(end, Blocks.Kind.PAIR_KEY);
         }
         if (end - from < 2) {
             return;
@@ -206,6 +220,7 @@ final class BlockFinder {
                 && !sides[0].isBlank()
                 && !sides[1].isBlank()
                 && cues.lead().isEmpty()
+                && !PairKeys.isKey(cues.text())
                 && !cues.is(Trait.FILL_IN)
                 && cues.line().layout().cell().isEmpty();
     }

@@ -30,6 +30,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
         WORDS,
         /** The text that the words go into. */
         GAPPED,
+        /** Which goes with which, below the pairs. */
+        PAIR_KEY,
         /** The answer to one gap of the text above. */
         GAP_ANSWER
     }
@@ -55,7 +57,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case STEP -> new Step(Role.OPTION, false, inside + 1);
             case ROW, CELL -> new Step(Role.ROW, false, inside);
             case WORDS -> new Step(Role.WORDS, false, inside);
-            case GAP_ANSWER -> new Step(Role.KEY, false, inside);
+            case GAP_ANSWER, PAIR_KEY -> new Step(Role.KEY, false, inside);
             case GAPPED -> new Step(Role.STEM, true, 0);
         });
     }

@@ -149,6 +149,9 @@ final class ColumnFinder {
         if (option.matches()) {
             return Optional.of(new Columns.Use(Columns.Kind.OPTION, option.group(1), false));
         }
+        if (WORDS.has("options", word)) {
+            return Optional.of(new Columns.Use(Columns.Kind.OPTION, "", false));
+        }
         Columns.Kind kind = NUMBER_HEAD.matcher(word).matches()
                 ? Columns.Kind.NUMBER
                 : STEM_HEAD.matcher(word).matches() || WORDS.has("question", word)

@@ -85,6 +85,9 @@ final class CueFinder {
     private static final Pattern SENTENCE_LEAD =
             Vocabulary.pattern(WORDS.either("answer_sentence") + "\\s*:?\\s+(?=\\S)");
 
+    /** "-> gut" below a question. */
+    private static final Pattern ARROW = Pattern.compile("\\s*(?:->|=>|--+>)\\s*(?=\\S)");
+
     private static final Pattern PASSAGE_HEAD =
             Vocabulary.pattern(WORDS.either("passage_head") + "(?:\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,4}))?\\s*[:.]?");
 
@@ -137,18 +140,15 @@ final class CueFinder {
         List<Label> first = LabelFinder.find(line.text(), labelAt, segment.to());
         List<Label> behindBox = behindBox(line.text(), first, segment.to());
         List<Label> labels = behindBox.isEmpty() ? first : behindBox;
+        boolean boxed = labels.stream().anyMatch(label -> label.kind() == Label.Kind.BOX);
+        Set<Trait> traits = traits(line, segment, text, words);
+        if (boxed) {
+            // "[ ] fine" ends nothing, whatever language has such a word.
+            traits.remove(Trait.END_WORD);
+        }
         Optional<Sign> sign =
                 before.or(() -> signBehindLabel(line, segment, labels)).or(() -> signAfter(line, segment));
-        return new Cues(
-                piece,
-                line,
-                text,
-                margin,
-                labels,
-                sign,
-                lead(line, segment, words),
-                words,
-                traits(line, segment, text, words));
+        return new Cues(piece, line, text, margin, labels, sign, lead(line, segment, words), words, traits);
     }
 
     /** "☐ a) wax", "• A. wax", "• [x] wax": the letter or the box behind counts, the box or bullet is only there to be ticked. */
@@ -233,6 +233,10 @@ final class CueFinder {
 
     private static Optional<Lead> lead(Line line, Segment segment, Set<String> words) {
         int from = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
+        Matcher arrow = ARROW.matcher(line.text()).region(from, segment.to());
+        if (arrow.lookingAt()) {
+            return Optional.of(new Lead(Announces.KEY, arrow.end()));
+        }
         if (WORDS.mentions(words, "answer_sentence")) {
             Matcher sentence = SENTENCE_LEAD.matcher(line.text()).region(from, segment.to());
             if (sentence.lookingAt()) {
@@ -296,7 +300,7 @@ final class CueFinder {
                         && INSTRUCTION.matcher(text).matches());
         add(traits, Trait.RANGE, hasTwoNumbers(words) && RANGE.matcher(text).matches());
         add(traits, Trait.PASSAGE_WORD, WORDS.mentions(words, "passage") && isAnnouncedEarly(text));
-        boolean bracketed = text.matches("\\[\\d{1,2}]");
+        boolean bracketed = text.matches("\\[\\d{1,2}]|\\(\\d{1,2}\\)");
         add(traits, Trait.POINTS_ONLY, bracketed || WORDS.mentions(words, "points") && PointsFinder.isPointsOnly(text));
         add(
                 traits,

@@ -287,7 +287,8 @@ final class DraftMaker {
         draft.points = pointsOfNext.or(() -> pointsEach);
         pointsOfNext = Optional.empty();
         draft.inSequence = habits.chained().contains(index);
-        draft.bank = bank;
+        List<String> named = WordBanks.named(cues.text());
+        draft.bank = named.isEmpty() ? bank : named;
         draft.pictures.addAll(waiting);
         waiting.clear();
         questions.add(draft);
@@ -464,7 +465,9 @@ final class DraftMaker {
 
     private static boolean isTicked(Optional<Label> label) {
         return label.filter(l -> l.kind() == Label.Kind.BOX)
-                .filter(l -> l.printed().toLowerCase(Locale.ROOT).matches("[\u2611\u2612]|\\[x]|\\(x\\)"))
+                .filter(l -> l.printed()
+                        .toLowerCase(Locale.ROOT)
+                        .matches("[\u2611\u2612]|[\\[(]\\s?[x\u2713\u2714]\\s?[\\])]"))
                 .isPresent();
     }
 

@@ -55,12 +55,14 @@ final class HabitFinder {
                 .map(members -> throughBlocks(members, through.get(shape), inBlocks))
                 .ifPresent(members -> chains.put(shape, withoutStatementsBelow(all, members, listed))));
         withoutStrayCodes(chains);
+        Set<Integer> numberedHeads = withoutNumberedHeads(all, through, chains);
         Set<Integer> worded = withoutHeads(all, series, chains);
         Set<Integer> numbered = new HashSet<>();
         chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
         Map<String, Integer> options = new HashMap<>();
         Set<Integer> headings = headings(all, numbered);
         headings.addAll(worded);
+        headings.addAll(numberedHeads);
         headings.addAll(directions(all));
         Set<Integer> within = new HashSet<>(numbered);
         within.addAll(inBlocks);
@@ -160,6 +162,38 @@ final class HabitFinder {
         return through.size() > members.size() ? through : members;
     }
 
+    /** "4. Short answers (6 marks)" in the type of headings, and right below it a list that begins with 1: the number counts parts. */
+    private static Set<Integer> withoutNumberedHeads(
+            List<Cues> all, Map<String, List<Seen>> series, Map<String, List<Seen>> chains) {
+        Set<Integer> ones = new HashSet<>();
+        series.values()
+                .forEach(seen -> seen.stream()
+                        .filter(s -> s.label().kind() == Label.Kind.NUMBER
+                                && s.label().ordinal() == 1)
+                        .forEach(s -> ones.add(s.piece())));
+        Set<Integer> heads = new HashSet<>();
+        for (String shape : List.copyOf(chains.keySet())) {
+            List<Seen> kept = new ArrayList<>();
+            for (Seen seen : chains.get(shape)) {
+                Cues cues = all.get(seen.piece());
+                boolean head = ones.contains(seen.piece() + 1)
+                        && cues.is(Trait.HEADING)
+                        && !cues.is(Trait.QUESTION_MARK)
+                        && !isWorded(shape)
+                        && seen.label().kind() == Label.Kind.NUMBER;
+                if (head) {
+                    heads.add(seen.piece());
+                } else {
+                    kept.add(seen);
+                }
+            }
+            if (!kept.isEmpty()) {
+                chains.put(shape, kept);
+            }
+        }
+        return heads;
+    }
+
     private static boolean asks(List<Cues> all, int piece) {
         Cues cues = all.get(piece);
         boolean judged = cues.text().matches(".*\\b[TVRWJP]\\s*/?\\s*[FOWN]\\W*");
@@ -180,6 +214,12 @@ final class HabitFinder {
     private static boolean asksInEach(List<Cues> all, List<Seen> outer, List<Seen> inner) {
         long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
         long asking = inner.stream().filter(s -> isAnswered(all, s.piece())).count();
+        long questions = outer.stream()
+                .filter(s -> all.get(s.piece()).is(Trait.QUESTION_MARK))
+                .count();
+        if (questions * 2 > outer.size()) {
+            return false;
+        }
         int first = outer.get(0).piece();
         boolean behind = inner.stream().allMatch(s -> s.piece() > first);
         return restarts > 1 && inner.size() > restarts && behind && asking * 3 >= inner.size() * 2;
@@ -192,7 +232,8 @@ final class HabitFinder {
                 && all.get(piece + 1).labels().stream()
                         .anyMatch(label -> label.kind() == Label.Kind.BOX
                                 || label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
-        return options || cues.is(Trait.GAP) || StemTrimmer.endsWithPair(cues.text());
+        boolean sentence = cues.is(Trait.ENDS_SENTENCE) && cues.words().size() > 2;
+        return options || sentence || cues.is(Trait.GAP) || StemTrimmer.endsWithPair(cues.text());
     }
 
     /** A label and the place of its piece. */
@@ -222,7 +263,8 @@ final class HabitFinder {
         chains.values()
                 .removeIf(members -> members.get(0).label().kind() == Label.Kind.CODE
                         && !isWorded(members.get(0).label().shape())
-                        && members.size() <= numbers);
+                        && members.size() <= numbers
+                        && !members.get(0).label().shape().equals(LabelFinder.DECIMAL_SHAPE));
     }
 
     /** The members of a series that may number questions; empty where it can't. */
@@ -234,11 +276,28 @@ final class HabitFinder {
             boolean lone = members.size() == 1 && members.get(0).label().ordinal() != 1;
             return lone ? Optional.empty() : Optional.of(members);
         }
+        if (seen.get(0).label().shape().equals(LabelFinder.DECIMAL_SHAPE)) {
+            return isCountingOn(seen) ? Optional.of(seen) : Optional.empty();
+        }
         return kind == Label.Kind.CODE
                         && (seen.size() >= CODES_IN_EARNEST
                                 || isWorded(seen.get(0).label().shape()))
                 ? Optional.of(seen)
                 : Optional.empty();
+    }
+
+    /** 1.1, 1.2, 2.1, 2.2: the second number goes on by one or begins anew where the first one does. */
+    private static boolean isCountingOn(List<Seen> seen) {
+        int fitting = 0;
+        for (int i = 1; i < seen.size(); i++) {
+            String[] above = seen.get(i - 1).label().printed().split("\\.");
+            String[] here = seen.get(i).label().printed().split("\\.");
+            boolean next = here[0].equals(above[0]) && Integer.parseInt(here[1]) == Integer.parseInt(above[1]) + 1;
+            boolean anew = Integer.parseInt(here[0]) > Integer.parseInt(above[0]) && here[1].equals("1");
+            boolean deeper = here.length != above.length;
+            fitting += next || anew || deeper ? 1 : 0;
+        }
+        return seen.size() >= CODES_IN_EARNEST && fitting * 4 >= (seen.size() - 1) * 3;
     }
 
     /** How many labels stand in runs that begin with the first letter and have at least two members, no number between. */

@@ -46,7 +46,8 @@ final class KeyGatherer {
     private record Claim(Set<Integer> chosen, KeySource source, String evidence) {}
 
     private static final Pattern PART = Pattern.compile("(\\d{1,3})([a-z])");
-    private static final Pattern LEFT_NUMBER = Pattern.compile("(?:_+\\s*)?[(\\[]?(\\d{1,2})[.):\\]]?\\s");
+    private static final Pattern LEFT_NUMBER =
+            Pattern.compile("(?:_+\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 
     /** A format marks keys if it sets some but not all options apart in most questions that have no other key. */
     private void findFormattingHabit() {

@@ -36,11 +36,14 @@ final class KeyListFinder {
             Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
     private static final Pattern NUMBER = Pattern.compile(
             "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
-                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?=(?-i:[A-Z]\\b)))\\s*",
+                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,])|(?=(?-i:[A-Z]\\b)))\\s*",
             Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
 
     /** "1b 2a 3c": a number and a letter, nothing else. */
     private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
+
+    private static final Pattern DECIMAL =
+            Pattern.compile("(?:^|(?<=\\s{2}|[;,]\\s{0,2}))\\s*(\\d{1,2}\\.\\d{1,2}(?:\\.\\d{1,2})?)[.:)]?\\s+");
 
     private static final Pattern LETTERS_ONLY =
             Pattern.compile("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
@@ -235,10 +238,15 @@ final class KeyListFinder {
                 >= SEVERAL;
     }
 
+    /** The gaps of the last question, whose own answers the line may hold. */
     private static int gapsAbove(List<Cues> all, int piece) {
         int gaps = 0;
-        for (int i = Math.max(0, piece - LAST_LINES); i < piece; i++) {
-            gaps += ProseMaker.gapsIn(all.get(i).text());
+        boolean numbered = false;
+        for (int i = piece - 1; i >= 0 && !numbered; i--) {
+            gaps += all.get(i).is(Cues.Trait.WRITING_LINE)
+                    ? 0
+                    : ProseMaker.gapsIn(all.get(i).text());
+            numbered = all.get(i).labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
         }
         return gaps;
     }
@@ -311,6 +319,9 @@ final class KeyListFinder {
             return;
         }
         if (items.size() == before && !onlyNumbers) {
+            decimals(text, cues.line().number());
+        }
+        if (items.size() == before && !onlyNumbers) {
             compact(text, cues.line().number());
         }
         if (items.size() == before && !onlyNumbers) {
@@ -380,6 +391,32 @@ final class KeyListFinder {
                 add(String.valueOf(first + i), letters.substring(i, i + 1), line);
             }
             last = end;
+        }
+    }
+
+    /** "1.1 B  1.2 C" where the questions are numbered so. */
+    private void decimals(String text, int line) {
+        boolean numbered = all.stream()
+                        .flatMap(cues -> cues.labels().stream())
+                        .filter(label -> label.shape().equals(LabelFinder.DECIMAL_SHAPE))
+                        .limit(SEVERAL)
+                        .count()
+                == SEVERAL;
+        Matcher matcher = DECIMAL.matcher(text);
+        String number = "";
+        int from = -1;
+        while (numbered && matcher.find()) {
+            if (from < 0 && matcher.start() > 0) {
+                return;
+            }
+            if (from >= 0) {
+                add(number, text.substring(from, matcher.start()), line);
+            }
+            number = matcher.group(1);
+            from = matcher.end();
+        }
+        if (from >= 0) {
+            add(number, text.substring(from), line);
         }
     }
 

@@ -31,17 +31,23 @@ final class LabelFinder {
             Vocabulary.pattern("(?!no\\b)" + Vocabulary.ALL.either("question") + "\\s?:\\s*(?=\\S)");
     /** "Bonus:", "Extra question (2 points)": one more that the numbers leave out. */
     private static final Pattern BONUS = Vocabulary.pattern("(" + Vocabulary.ALL.either("bonus") + ")(?:\\s+"
-            + Vocabulary.ALL.either("question") + ")?\\s*(?:[:.]\\s+|(?=\\(\\d))");
+            + Vocabulary.ALL.either("question") + ")?\\s*(?:[:.]\\s+|(?=\\(\\+?\\s?\\d))");
 
     private static final Pattern NUMBER_WORD = Vocabulary.pattern(
             Vocabulary.ALL.either("question") + "\\s+(" + Vocabulary.ALL.either("numbers") + ")\\b[.:)]?(?:\\s+|$)");
     private static final Pattern ROMAN = Pattern.compile("(" + OPEN + ")?([ivx]{1,5}|[IVX]{1,5})([.)])(\\s+|$)");
-    private static final Pattern BOX =
-            Pattern.compile("(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[[ xX]?]|\\([ xX]?\\))\\s*");
+    private static final Pattern BOX = Pattern.compile(
+            "(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714]?\\s?\\))\\s*");
     private static final Pattern BULLET =
             Pattern.compile("(?:[\u2022\u2023\u25e6\u25aa\u25ab\u25cf\u2043\u00b7*]|[-\u2013\u2014o](?=\\s))\\s+");
     private static final Pattern CODE = Pattern.compile(
             "((?=[A-Z0-9.-]*\\d)(?=[A-Z0-9.-]*[A-Z])[A-Z0-9]{2,8}(?:[.-][A-Z0-9]{1,6})?)[.):]?(\\s+|$)");
+
+    /** The shape of "2.1". */
+    static final String DECIMAL_SHAPE = "code 9.9";
+
+    private static final Pattern DECIMAL =
+            Pattern.compile("(\\d{1,2}\\.(\\d{1,2})(?:\\.\\d{1,2})?)[.):]?(?:\\s+(?=[\\p{L}(\u201c\"'_\u00bf])|\\s*$)");
 
     private LabelFinder() {}
 
@@ -75,6 +81,7 @@ final class LabelFinder {
         roman(text, at, end, labels);
         sign(BULLET, Label.Kind.BULLET, text, at, end, labels);
         code(text, at, end, labels);
+        decimal(text, at, end, labels);
         return labels;
     }
 
@@ -162,6 +169,15 @@ final class LabelFinder {
             return true;
         }
         return false;
+    }
+
+    /** "2.1 Define …": numbers within numbered parts. */
+    private static void decimal(String text, int at, int end, List<Label> labels) {
+        Matcher m = at(DECIMAL, text, at, end);
+        if (m.lookingAt()) {
+            int ordinal = Integer.parseInt(m.group(2));
+            labels.add(new Label(Label.Kind.CODE, ordinal, m.group(1), DECIMAL_SHAPE, at, m.end()));
+        }
     }
 
     private static void code(String text, int at, int end, List<Label> labels) {

@@ -118,6 +118,8 @@ final class PartSplitter {
             String id = "q" + first.line() + (parts.isEmpty() || !isSameLine(draft, first) ? "" : "-" + first.from());
             Draft part = new Draft(id, draft.number + option.label, draft.section);
             part.lead.addAll(draft.stem);
+            List<String> named = WordBanks.named(text(draft.stem));
+            part.bank = named.isEmpty() ? draft.bank : named;
             part.inSequence = true;
             part.doubt = draft.doubt;
             part.feedback.addAll(option.feedback);

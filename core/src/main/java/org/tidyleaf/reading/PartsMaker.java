@@ -28,7 +28,7 @@ final class PartsMaker {
 
     private static final Pattern ORDER_ASKED = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("order") + "\\b.*");
     private static final Pattern SIDE_LABEL = Pattern.compile(
-            "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:[(\\[]?(\\d{1,2}|[A-Za-z]|[ivx]{2,4})[.):\\]]\\s*|(\\d{1,2}|[A-Za-z])\\s+)");
+            "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:(?:[(\\[]?(\\d{1,2}(?:\\.\\d{1,2}(?=\\s))?|[A-Za-z]|[ivx]{2,4})(?:[.):\\]]\\s*|(?<=\\d\\.\\d{1,2})\\s+))|(\\d{1,2}|[A-Za-z])\\s+)");
     private static final Pattern BLANK_BEFORE =
             Pattern.compile("\\s*(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
     /** Dots to draw lines between. */
@@ -36,8 +36,8 @@ final class PartsMaker {
             Pattern.compile("\\s*[\u2022\u00b7\u25cf\u25cb\u2219]\\s{2,}[\u2022\u00b7\u25cf\u25cb\u2219]\\s*");
 
     private static final Pattern ROW_LABEL = Pattern.compile("\\s*[(\\[]?(?:[a-z]|\\d{1,2}|[ivx]{1,4})[.):\\]]\\s+");
-    private static final Pattern PAIR_KEY =
-            Pattern.compile("([ivx]{2,4}|\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
+    private static final Pattern PAIR_KEY = Pattern.compile(
+            "(\\d{1,2}\\.\\d{1,2}|[ivx]{2,4}|\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
     private static final Pattern TICKED = Pattern.compile("[xX\u2713\u2714\u2611\u2612\u25cf]|\\[[xX]]|\\([xX]\\)");
 
     private final ProseMaker prose;
@@ -71,7 +71,8 @@ final class PartsMaker {
         }
         List<String> words = draft.words.isEmpty() ? draft.bank : words(draft.words);
         if (!words.isEmpty() && particulars.stem().gapCount() > 0 && draft.options.isEmpty()) {
-            return Optional.of(bank(words, particulars, key.text().orElse("")));
+            return Optional.of(BankedAnswers.find(words, particulars)
+                    .orElseGet(() -> bank(words, particulars, key.text().orElse(""))));
         }
         Optional<Order> listed = ListedOrder.find(particulars, key);
         if (listed.isPresent() && draft.options.isEmpty()) {

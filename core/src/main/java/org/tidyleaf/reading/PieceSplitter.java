@@ -19,7 +19,7 @@ final class PieceSplitter {
 
     private static final Pattern NUMBERED = Pattern.compile("(?<=^|\\s)[(]?(\\d)[).]\\s+(?=\\S)");
     private static final Pattern BOX = Pattern.compile(
-            "(?<=^|\\s)(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[[ xX]?]|\\([ xX]\\))(?=\\s*\\p{L}|\\s*[\\d-])");
+            "(?<=^|\\s)(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
     private static final Pattern ANSWER_BEHIND = Vocabulary.pattern("((?<=[.?!:_\u2026)])\\s+|\\s{2,}|\\s)([(\\[]?"
             + Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*\\S)");
@@ -27,6 +27,8 @@ final class PieceSplitter {
     /** A line that announces what it says is of one piece. */
     private static final Pattern ANNOUNCED = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "model", "feedback", "hint", "label", "list") + "\\s*[:=(]");
+
+    private static final Pattern POINTS_FAR = Pattern.compile("[^\\s.?!]\\s{5,}([(\\[]\\d{1,2}[)\\]])\\s*$");
 
     private static final Pattern ANNOUNCED_KEY =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer", "list") + "\\s*[:=]");
@@ -111,7 +113,21 @@ final class PieceSplitter {
         if (best.isEmpty() && line.layout().cell().isEmpty()) {
             best = BareLetters.cuts(text);
         }
-        return withAnswer(line, best.isEmpty() ? boxes(text) : best);
+        return withPoints(text, withAnswer(line, best.isEmpty() ? boxes(text) : best));
+    }
+
+    /** "D petal          (1)": the points far behind the last option are none of its words. */
+    private static List<Integer> withPoints(String text, List<Integer> cuts) {
+        Matcher points = POINTS_FAR.matcher(text);
+        boolean option =
+                LabelFinder.find(text, 0, text.length()).stream().anyMatch(label -> label.kind() == Label.Kind.LETTER)
+                        || text.matches("[A-Ha-h]\\s.*");
+        if (!option || !points.find() || !cuts.isEmpty() && points.start(1) <= cuts.get(cuts.size() - 1)) {
+            return cuts;
+        }
+        List<Integer> all = new ArrayList<>(cuts);
+        all.add(points.start(1));
+        return all;
     }
 
     /** "… try ______. Answer: square": the answer behind the question on its own line is a part by itself. */

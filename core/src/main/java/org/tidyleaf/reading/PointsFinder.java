@@ -14,8 +14,9 @@ final class PointsFinder {
 
     private static final Pattern ONLY = Vocabulary.pattern(
             "[(\\[]?\\s*(?:" + NUMBER + "\\s*" + WORD + "\\.?|" + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");
-    private static final Pattern AT_END = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD
-            + "\\.?\\s*[)\\]]|\\[" + NUMBER + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");
+    private static final Pattern AT_END = Vocabulary.pattern(
+            "\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]|(?<=\\S\\s{5,40})\\(" + NUMBER
+                    + "\\)|\\[" + NUMBER + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
@@ -46,8 +47,9 @@ final class PointsFinder {
 
     /** A number and nothing else, as a table's points column has it. */
     static Optional<BigDecimal> bare(String text) {
-        return text.matches("\\d{1,3}(?:[.,]\\d{1,2})?")
-                ? Optional.of(new BigDecimal(text.replace(',', '.')))
+        String number = text.replaceAll("^[(]|[)]$", "");
+        return number.matches("\\d{1,3}(?:[.,]\\d{1,2})?")
+                ? Optional.of(new BigDecimal(number.replace(',', '.')))
                 : Optional.empty();
     }
 

@@ -200,6 +200,12 @@ final class QuestionMaker {
         }
         String said = key.text().orElse("");
         int gaps = particulars.stem().gapCount();
+        if (gaps == 1 && draft.gapAnswers.size() == 1 && isJudgedStatement(particulars, draft.gapAnswers.get(0))) {
+            Prose statement = particulars.stem().withoutGaps();
+            int judged = AnswerParser.judgement(draft.gapAnswers.get(0).get(0)).orElseThrow();
+            List<String> words = judgedBy(draft).orElse(List.of("True", "False"));
+            return new TrueFalse(particulars.withStem(statement), judgementOptions(words), Set.of(judged));
+        }
         if (gaps > 0 && draft.gapAnswers.size() == gaps) {
             return numberIfOne(new TextEntry(particulars, draft.gapAnswers));
         }
@@ -227,6 +233,18 @@ final class QuestionMaker {
             return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
         }
         return withoutKey(draft, particulars, said);
+    }
+
+    /** "His rule had brass ends. ___T___": the rule behind a whole sentence was for its judgement. */
+    private static boolean isJudgedStatement(Particulars particulars, List<String> answers) {
+        List<Inline> parts = particulars.stem().parts();
+        boolean behind = parts.size() > 1
+                && parts.get(parts.size() - 1) instanceof Inline.Gap
+                && parts.get(parts.size() - 2).plain().strip().matches("(?s).*[.!]");
+        return behind
+                && answers.size() == 1
+                && answers.get(0).length() <= 7
+                && AnswerParser.judgement(answers.get(0)).isPresent();
     }
 
     /** A single gap that wants a number and nothing else. */

@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
@@ -79,6 +80,11 @@ public final class Wording {
     public static boolean refersToOthers(Option option) {
         String text = option.text().plain();
         return mentions(text, "above") && ABOVE.matcher(text).matches();
+    }
+
+    /** Whether a text lists exactly these words to fill gaps with, as "Complete with: saw, plane". */
+    public static boolean lists(String text, List<String> words) {
+        return WordBanks.named(text).equals(words);
     }
 
     /** The first negation in a text: "not", "except". */

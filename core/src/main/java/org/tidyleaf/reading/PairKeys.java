@@ -1,0 +1,34 @@
+package org.tidyleaf.reading;
+
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** "1 - C    2 - B    3 - A" below pairs: which goes with which, and no pair itself. */
+final class PairKeys {
+
+    private static final Pattern KEYS = Pattern.compile(
+            "(?:\\d{1,2}\\s*[-\u2013:=\u2192]?\\s*[A-Za-z]\\b[\\s,;.]*){2,}|(?:[A-Za-z]\\s*[-\u2013:=\u2192]?\\s*\\d{1,2}\\b[\\s,;.]*){2,}");
+
+    private PairKeys() {}
+
+    static boolean isKey(String text) {
+        return KEYS.matcher(text).matches();
+    }
+
+    static void mark(List<Cues> all) {
+        for (int i = 1; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            if (cues.lead().isEmpty()
+                    && cues.piece().first()
+                    && isKey(cues.text())
+                    && isKey(cues.line().text().strip())) {
+                all.set(
+                        i,
+                        cues.withLabels(List.of())
+                                .withLead(new Cues.Lead(
+                                        Cues.Announces.KEY,
+                                        cues.piece().segment().from())));
+            }
+        }
+    }
+}
