@@ -33,6 +33,8 @@ final class BlockFinder {
     private static final Pattern BANK_LINE = Pattern.compile(
             "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,}");
 
+    private static final int FEWEST_PAIRS = 3;
+
     private final List<Cues> all;
     private final Map<Integer, Blocks.Kind> found = new HashMap<>();
 
@@ -171,6 +173,7 @@ final class BlockFinder {
             found.put(end, Blocks.Kind.PAIR_KEY);
         }
         if (end - from < 2) {
+            listsBelow(from);
             return;
         }
         while (end < all.size() && isRightOnly(end)) {
@@ -180,6 +183,42 @@ final class BlockFinder {
             found.put(i, Blocks.Kind.PAIR);
         }
         lead(from - 1);
+    }
+
+    /** Numbered words and, right below them, at least as many lettered meanings. */
+    private void listsBelow(int from) {
+        int letters = from;
+        while (letters < all.size()
+                && isNext(letters, Label.Kind.NUMBER, from)
+                && !all.get(letters).is(Trait.QUESTION_MARK)) {
+            letters++;
+        }
+        int end = letters;
+        while (end < all.size() && isLetter(end, end - letters + 1)) {
+            end++;
+        }
+        if (letters - from < FEWEST_PAIRS || end - letters < letters - from) {
+            return;
+        }
+        for (int i = from; i < end; i++) {
+            found.put(i, Blocks.Kind.PAIR);
+        }
+        lead(from - 1);
+    }
+
+    private boolean isNext(int piece, Label.Kind kind, int from) {
+        Optional<Label> label = number(piece);
+        Optional<Label> above = piece == from ? Optional.empty() : number(piece - 1);
+        return label.filter(l -> l.kind() == kind).isPresent()
+                && all.get(piece).is(Trait.SHORT)
+                && (piece == from
+                        || above.filter(a -> a.ordinal() + 1 == label.get().ordinal())
+                                .isPresent());
+    }
+
+    private boolean isLetter(int piece, int ordinal) {
+        return all.get(piece).labels().stream()
+                .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == ordinal);
     }
 
     /** Four columns: numbers and what they number, letters and what they letter. */

@@ -54,6 +54,7 @@ final class HabitFinder {
         series.forEach((shape, seen) -> questionSeries(seen)
                 .map(members -> throughBlocks(members, through.get(shape), inBlocks))
                 .ifPresent(members -> chains.put(shape, withoutStatementsBelow(all, members, listed))));
+        blanksBelow(all, chains, listed);
         withoutStrayCodes(chains);
         Set<Integer> numberedHeads = withoutNumberedHeads(all, through, chains);
         Set<Integer> worded = withoutHeads(all, series, chains);
@@ -143,9 +144,11 @@ final class HabitFinder {
             }
             boolean close = members.get(last).piece() - members.get(first - 1).piece() == last - first + 1;
             int below = members.get(last).piece() + 1;
-            boolean options = below < all.size()
-                    && all.get(below).labels().stream()
-                            .anyMatch(label -> label.ordinal() == 1 && label.kind() != Label.Kind.NUMBER);
+            boolean blanks = members.subList(first, last + 1).stream().allMatch(seen -> isBlank(all, seen));
+            boolean options = blanks
+                    || below < all.size()
+                            && all.get(below).labels().stream()
+                                    .anyMatch(label -> label.ordinal() == 1 && label.kind() != Label.Kind.NUMBER);
             if (last > first && close && options) {
                 kept.removeAll(members.subList(first, last + 1));
                 members.subList(first, last + 1).forEach(seen -> listed.add(seen.piece()));
@@ -208,6 +211,42 @@ final class HabitFinder {
         int first = outer.get(0).piece();
         boolean behind = inner.stream().allMatch(s -> s.piece() > first);
         return restarts == 1 && inner.size() > outer.size() && asking * 2 >= inner.size() && behind;
+    }
+
+    /** "5. Name two." and right below it "1. ........", "2. ........": places to write, counted by themselves. */
+    private static void blanksBelow(List<Cues> all, Map<String, List<Seen>> chains, Set<Integer> listed) {
+        Set<Integer> numbered = new HashSet<>();
+        chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
+        for (int i = 1; i < all.size(); i++) {
+            boolean begins = numbered.contains(i - 1)
+                    && blank(all, i, 1).isPresent()
+                    && blank(all, i - 1, 0).isEmpty();
+            for (int at = i;
+                    begins && at < all.size() && blank(all, at, at - i + 1).isPresent();
+                    at++) {
+                listed.add(at);
+                int piece = at;
+                chains.values().forEach(members -> members.removeIf(seen -> seen.piece() == piece));
+            }
+        }
+        chains.values().removeIf(List::isEmpty);
+    }
+
+    /** The label of a piece that is nothing but a number, that one if it is not 0, and a rule to write on. */
+    private static Optional<Label> blank(List<Cues> all, int piece, int ordinal) {
+        return all.get(piece).labels().stream()
+                .filter(label -> label.kind() == Label.Kind.NUMBER && (ordinal == 0 || label.ordinal() == ordinal))
+                .filter(label -> isBlank(all, new Seen(piece, label)))
+                .findFirst();
+    }
+
+    /** "1. ........" is a place to write, with nothing asked beside it. */
+    private static boolean isBlank(List<Cues> all, Seen seen) {
+        Cues cues = all.get(seen.piece());
+        String rest = cues.line()
+                .text()
+                .substring(seen.label().end(), cues.piece().segment().to());
+        return !rest.isBlank() && rest.codePoints().noneMatch(Character::isLetterOrDigit);
     }
 
     /** "Exercise 1: 1) … 2) … Exercise 2: 1) … 2) …": numbers that begin anew in several and ask by themselves. */

@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -185,9 +186,16 @@ final class KeyGatherer {
             Matcher spaced = Pattern.compile("(?:^|[,;]\\s*|\\s)" + part.group(2)
                             + "\\s+(\\S.*?)(?=(?:[,;]\\s*|\\s+)[a-z]\\s+\\S|[,;.]?$)")
                     .matcher(whole.text());
-            Optional<String> said = answer.find()
-                    ? Optional.of(answer.group(1))
-                    : spaced.find() ? Optional.of(spaced.group(1)) : Optional.empty();
+            String[] judged = whole.text().strip().split("\\s*[-,;/\u2013]\\s*|\\s+");
+            int place = part.group(2).charAt(0) - 'a';
+            boolean inOrder = place < judged.length
+                    && Arrays.stream(judged)
+                            .allMatch(one -> AnswerParser.judgement(one).isPresent());
+            Optional<String> said = inOrder
+                    ? Optional.of(judged[place])
+                    : answer.find()
+                            ? Optional.of(answer.group(1))
+                            : spaced.find() ? Optional.of(spaced.group(1)) : Optional.empty();
             return said.map(text -> new KeyList.Item(whole.heading(), number, text, whole.line()));
         });
     }

@@ -451,7 +451,8 @@ final class KeyListFinder {
                     : value == last + 1
                             || value == last && !matcher.group(2).isEmpty()
                             || value > last
-                                    && (isApartInList(text, matcher)
+                                    && (value <= last + 3 && isBareBehindWord(text, matcher, sign)
+                                            || isApartInList(text, matcher)
                                             || isApart(text, matcher)
                                             || isClosedAlike(text, matcher, sign));
             if (next) {
@@ -473,6 +474,14 @@ final class KeyListFinder {
     private static boolean isApartInList(String text, Matcher number) {
         boolean behindComma = text.substring(0, number.start()).stripTrailing().matches("(?s).*[,;]");
         return behindComma && text.substring(number.end()).matches("(?s)[^,;\\d]*\\p{L}.*");
+    }
+
+    /** "4 True 6 cluster": a bare number behind a word with a longer word behind it, so that it is no measure. */
+    private static boolean isBareBehindWord(String text, Matcher number, String sign) {
+        return sign.isEmpty()
+                && closing(number).isEmpty()
+                && text.substring(0, number.start()).matches("(?s).*\\p{L}\\s+")
+                && text.substring(number.end()).matches("(?s)\\p{L}{4,}.*");
     }
 
     /** "2) comb 4) B": a bracket closes every number, and numbers without an answer are passed over. */

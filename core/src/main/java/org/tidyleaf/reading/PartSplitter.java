@@ -62,6 +62,11 @@ final class PartSplitter {
     }
 
     private boolean hasParts(Draft draft) {
+        boolean judgedLines = draft.options.size() > 1
+                && draft.options.stream().allMatch(option -> !option.signed && StemTrimmer.endsWithPair(text(option)));
+        if (judgedLines) {
+            return true;
+        }
         boolean lettered = draft.options.size() > 1
                 && draft.options.stream()
                         .allMatch(option -> option.label.matches("[a-z]|[ivx]{1,4}") && !option.signed);
@@ -116,7 +121,8 @@ final class PartSplitter {
         for (Draft.OptionDraft option : draft.options) {
             Segment first = option.segments.get(0);
             String id = "q" + first.line() + (parts.isEmpty() || !isSameLine(draft, first) ? "" : "-" + first.from());
-            Draft part = new Draft(id, draft.number + option.label, draft.section);
+            String letter = option.label.isEmpty() ? String.valueOf((char) ('a' + parts.size() % 26)) : option.label;
+            Draft part = new Draft(id, draft.number + letter, draft.section);
             part.lead.addAll(draft.stem);
             List<String> named = WordBanks.named(text(draft.stem));
             part.bank = named.isEmpty() ? draft.bank : named;

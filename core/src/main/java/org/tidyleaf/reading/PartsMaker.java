@@ -28,7 +28,7 @@ final class PartsMaker {
 
     private static final Pattern ORDER_ASKED = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("order") + "\\b.*");
     private static final Pattern SIDE_LABEL = Pattern.compile(
-            "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:(?:[(\\[]?(\\d{1,2}(?:\\.\\d{1,2}(?=\\s))?|[A-Za-z]|[ivx]{2,4})(?:[.):\\]]\\s*|(?<=\\d\\.\\d{1,2})\\s+))|(\\d{1,2}|[A-Za-z])\\s+)");
+            "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:(?:[(\\[]?(\\d{1,2}(?:\\.\\d{1,2}(?=\\s))?|[A-Za-z]|[ivx]{2,4})(?:[.):\\]]\\s*(?:_{2,}\\s*)?|(?<=\\d\\.\\d{1,2})\\s+))|(\\d{1,2}|[A-Za-z])\\s+)");
     private static final Pattern BLANK_BEFORE =
             Pattern.compile("\\s*(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
     /** Dots to draw lines between. */
@@ -198,7 +198,8 @@ final class PartsMaker {
                 right.add(new Segment(segment.line(), between.end(), segment.to()));
                 equals &= between != dots && !between.group().isBlank();
             } else {
-                right.add(segment);
+                boolean number = cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
+                (number ? left : right).add(segment);
                 equals = false;
             }
         }
@@ -294,12 +295,27 @@ final class PartsMaker {
                             + "\\s*[-\u2013:=\u2192]\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)")
                     .matcher(said);
             int place = matcher.find() ? indexOf(rights.labels(), matcher.group(1)) : -1;
+            place = place < 0 ? byWords(said, left.plain(), rights) : place;
             if (place < 0) {
                 return List.of();
             }
             key.add(place);
         }
         return key;
+    }
+
+    /** "regina - depone le uova": both sides in words. */
+    private static int byWords(String said, String left, Side rights) {
+        for (int i = 0; i < rights.texts().size(); i++) {
+            boolean paired = Pattern.compile("(?i)(?:^|[\\s,;(])" + Pattern.quote(left) + "\\s*[-\u2013:=\u2192]+\\s*"
+                            + Pattern.quote(rights.texts().get(i).plain().replaceAll("[.]$", "")) + "(?=\\W|$)")
+                    .matcher(said)
+                    .find();
+            if (paired) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     private static int indexOf(List<String> labels, String label) {

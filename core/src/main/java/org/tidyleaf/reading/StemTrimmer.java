@@ -47,9 +47,16 @@ final class StemTrimmer {
     private static final Pattern BLANK_BEHIND =
             Pattern.compile("(?:(?<=\\?)\\s*|(?<=!|[^.\\s]\\.)\\s+)[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
 
+    /** "3. _____ The zero mark …": the rule before a whole sentence is where its answer goes. */
+    private static final Pattern BLANK_BEFORE =
+            Pattern.compile("\\s*(?:_{3,}|\\.{4,}|\u2026{2,})\\s+(?=\\p{Lu}[^_]*[.!]\\s*$)");
+
+    /** "1. ........": one of several places to write. */
+    private static final Pattern NUMBERED_BLANK = Pattern.compile("\\s*[(]?\\d{1,2}[.)]\\s*[_.\u2026]{3,}\\s*");
+
     /** "Bees sleep in winter. (F)": the judgement itself behind the statement. */
     private static final Pattern SAID_BEHIND =
-            Pattern.compile("(?<=[.!])\\s*[(\\[](T|F|True|False|TRUE|FALSE)[)\\]]\\s*$");
+            Pattern.compile("(?<=[.!])\\s*[(\\[]\\s*(\\p{Lu}\\p{L}{0,9})\\s*[)\\]]\\s*$");
 
     private static final Pattern DIFFICULTY =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty", "type_head") + "\\s*[)\\]]\\s*");
@@ -97,8 +104,13 @@ final class StemTrimmer {
             rest = withoutJudgement(draft, rest);
             rest = draft.stem.isEmpty() ? withoutLead(draft, withoutDash(rest)) : rest;
         }
+        Matcher before = BLANK_BEFORE.matcher(source.text(rest));
+        if (draft.stem.isEmpty() && before.lookingAt() && ProseMaker.gapsIn(source.text(rest)) == 1) {
+            draft.writing.add(whole.line());
+            rest = new Segment(rest.line(), rest.from() + before.end(), rest.to());
+        }
         Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
-        if (blank.find()) {
+        if (!NUMBERED_BLANK.matcher(source.text(rest)).matches() && blank.find()) {
             draft.writing.add(whole.line());
             rest = new Segment(rest.line(), rest.from(), rest.from() + blank.start());
         }
@@ -217,7 +229,9 @@ final class StemTrimmer {
     private Segment withoutJudgement(Draft draft, Segment segment) {
         String text = source.text(segment);
         Matcher said = SAID_BEHIND.matcher(text);
-        if (draft.judgement.isEmpty() && said.find()) {
+        if (draft.judgement.isEmpty()
+                && said.find()
+                && AnswerParser.judgement(said.group(1)).isPresent()) {
             draft.judgement = List.of("True", "False");
             draft.judgementMarked = AnswerParser.judgement(said.group(1));
             return new Segment(segment.line(), segment.from(), segment.from() + said.start());
