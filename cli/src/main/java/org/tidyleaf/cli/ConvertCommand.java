@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.tidyleaf.exchange.Imported;
 import org.tidyleaf.exchange.Outlet;
 import org.tidyleaf.exchange.QtiReader;
+import org.tidyleaf.exchange.TestJson;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Quiz;
@@ -65,6 +66,9 @@ final class ConvertCommand implements Callable<Integer> {
     private Imported test() throws IOException, IntakeException {
         byte[] bytes = Files.readAllBytes(file);
         String name = String.valueOf(file.getFileName());
+        if (TestJson.isTest(bytes)) {
+            return TestJson.read(name, bytes);
+        }
         if (QtiReader.isPackage(bytes)) {
             return QtiReader.read(name, bytes);
         }

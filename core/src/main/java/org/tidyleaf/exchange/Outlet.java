@@ -68,7 +68,7 @@ public enum Outlet {
             case XLSX -> SheetBook.write(quiz, out);
             case CSV -> text("\uFEFF" + Sheet.write(quiz), out);
             case TEXT -> text(PlainTest.write(quiz, true), out);
-            case JSON -> text(StoredJson.write(quiz), out);
+            case JSON -> text(TestJson.write(quiz, figures), out);
         }
     }
 

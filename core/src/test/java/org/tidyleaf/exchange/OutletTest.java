@@ -1,6 +1,7 @@
 package org.tidyleaf.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -121,5 +122,22 @@ class OutletTest {
             }
         }
         return right;
+    }
+
+    @Test
+    void jsonReadsBackWithoutALossAndDamagedOneIsRefusedInWords() throws IOException, IntakeException {
+        Quiz quiz = quiz();
+        byte[] json = written(Outlet.JSON, quiz);
+        assertThat(TestJson.isTest(json)).isTrue();
+        assertThat(TestJson.read("t.json", json).quiz()).isEqualTo(quiz);
+        String text = new String(json, StandardCharsets.UTF_8);
+        for (String damaged : List.of(
+                text.substring(0, text.length() / 2),
+                text.replace("\"version\":1", "\"version\":9"),
+                "{\"format\":\"tidyleaf-test\",\"version\":1}")) {
+            assertThatThrownBy(() -> TestJson.read("t.json", damaged.getBytes(StandardCharsets.UTF_8)))
+                    .isInstanceOf(IntakeException.class)
+                    .hasMessageContaining("t.json");
+        }
     }
 }

@@ -14,6 +14,7 @@ import org.tidyleaf.exchange.Imported;
 import org.tidyleaf.exchange.PlainTest;
 import org.tidyleaf.exchange.QtiReader;
 import org.tidyleaf.exchange.StoredJson;
+import org.tidyleaf.exchange.TestJson;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.intake.PdfPages;
@@ -88,7 +89,9 @@ public class LeafService {
         LeafEntity leaf = leaves.findById(id).orElseThrow(() -> new NoSuchLeafException(id));
         byte[] bytes = files.findById(id).orElseThrow(() -> new NoSuchLeafException(id)).bytes;
         try {
-            if (QtiReader.isPackage(bytes)) {
+            if (TestJson.isTest(bytes)) {
+                take(leaf, TestJson.read(leaf.fileName, bytes));
+            } else if (QtiReader.isPackage(bytes)) {
                 take(leaf, QtiReader.read(leaf.fileName, bytes));
             } else {
                 keep(leaf, intake.read(leaf.fileName, bytes), new Decisions(List.of()));

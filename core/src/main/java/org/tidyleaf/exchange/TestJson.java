@@ -1,0 +1,86 @@
+package org.tidyleaf.exchange;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.tidyleaf.intake.IntakeException;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Quiz;
+import org.tidyleaf.source.Figure;
+
+/**
+ * A whole test as one JSON document, pictures inside, for programs of one's own: what is written reads back without a loss.
+ * Its schema stands in docs/test.schema.json (JSON Schema 2020-12).
+ */
+public final class TestJson {
+
+    private static final String FORMAT = "tidyleaf-test";
+    private static final int VERSION = 1;
+
+    private TestJson() {}
+
+    /**
+     * The document.
+     *
+     * @param format always "tidyleaf-test"
+     * @param version 1; a later one may say more
+     */
+    record Document(String format, int version, Quiz test, List<Picture> figures) {}
+
+    /** @param data the file's bytes in Base64 (RFC 4648) */
+    record Picture(String id, String mediaType, String alternative, String data) {}
+
+    /** @param figures gives a picture by its id; one that is not there is left out */
+    public static String write(Quiz quiz, Function<String, Optional<Figure>> figures) {
+        Map<String, Picture> pictures = new LinkedHashMap<>();
+        for (Prose prose : QtiPackage.proses(quiz)) {
+            for (Inline.Picture picture : prose.pictures()) {
+                figures.apply(picture.figure())
+                        .ifPresent(figure -> pictures.put(
+                                figure.id(),
+                                new Picture(
+                                        figure.id(),
+                                        figure.mediaType(),
+                                        figure.alternative(),
+                                        Base64.getEncoder().encodeToString(figure.bytes()))));
+            }
+        }
+        return StoredJson.write(new Document(FORMAT, VERSION, quiz, List.copyOf(pictures.values())));
+    }
+
+    /** Whether a file is such a document, by how it begins. */
+    public static boolean isTest(byte[] bytes) {
+        String start = new String(bytes, 0, Math.min(bytes.length, 200), StandardCharsets.UTF_8);
+        return start.stripLeading().startsWith("{") && start.contains("\"" + FORMAT + "\"");
+    }
+
+    /** @throws IntakeException if it is no such document, or one that contradicts itself; its message is for the teacher */
+    public static Imported read(String name, byte[] bytes) throws IntakeException {
+        try {
+            Document document = StoredJson.read(new String(bytes, StandardCharsets.UTF_8), Document.class);
+            if (!FORMAT.equals(document.format()) || document.version() != VERSION) {
+                throw new IntakeException.Unreadable(
+                        name + " is of a version that is not known here. Export it again as version " + VERSION + ".");
+            }
+            List<Figure> figures = new ArrayList<>();
+            for (Picture picture : document.figures()) {
+                figures.add(new Figure(
+                        picture.id(),
+                        picture.mediaType(),
+                        picture.alternative(),
+                        Base64.getDecoder().decode(picture.data())));
+            }
+            return new Imported(document.test(), figures, List.of());
+        } catch (IllegalStateException | IllegalArgumentException | NullPointerException contradictory) {
+            throw new IntakeException.Unreadable(
+                    name + " is not a test as this program writes it: compare it with the published schema.",
+                    contradictory);
+        }
+    }
+}
