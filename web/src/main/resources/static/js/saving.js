@@ -42,10 +42,12 @@ for (const button of form.querySelectorAll('[data-check], [data-step], .question
     form.submit();
   });
 }
-// What was answered before this script had come is sent now.
-const answeredEarly = [...form.elements].some((field) => field.type === 'radio' || field.type === 'checkbox'
-  ? field.checked !== field.defaultChecked
-  : field.tagName === 'SELECT'
-    ? [...field.options].some((option) => option.selected !== option.defaultSelected && (option.defaultSelected || option.value !== ''))
-    : 'defaultValue' in field && field.value !== field.defaultValue);
-if (answeredEarly) form.dispatchEvent(new CustomEvent('save-again'));
+// What was answered before the page listened is sent as soon as it does.
+function isAnswered(field) {
+  if (field.type === 'radio' || field.type === 'checkbox') return field.checked !== field.defaultChecked;
+  if (field.tagName === 'SELECT') return [...field.options].some((option) => option.selected && !option.defaultSelected && option.value !== '');
+  return 'defaultValue' in field && field.value !== field.defaultValue;
+}
+window.addEventListener('load', () => {
+  if ([...form.elements].some(isAnswered)) form.dispatchEvent(new CustomEvent('save-again'));
+});

@@ -218,6 +218,13 @@ class ReviewDeskTest {
         org.assertj.core.api.Assertions.assertThat(printed).startsWith('P', 'K');
         byte[] zip = Files.readAllBytes(teacher.waitForDownload(() -> teacher.click("a:text-is(\"QTI 3.0\")"))
                 .path());
+        teacher.click("text=Send to course");
+        assertThat(teacher.locator("#send")).containsText("Received as");
+        assertThat(teacher.locator("#send")).containsText("no faults");
+        looks(teacher);
+        teacher.click("text=What arrived there");
+        assertThat(teacher.locator(".arrived").first()).containsText("QTI Package 3.0.0");
+        looks(teacher);
         review(app, "back.zip", zip, "back.zip");
         assertThat(tally()).containsText("keys 1 of 3");
         assertThat(card(1).locator(".question-card-option.is-key")).containsText("the middle one");

@@ -157,4 +157,11 @@ class SecurityTest {
         assertThat(response.statusCode()).isEqualTo(404);
         assertThat(response.body()).contains("No test is open here");
     }
+
+    /** A real course system trusts nobody without a token; neither does the simulated one. */
+    @Test
+    void theSimulatedCourseTakesNothingWithoutItsToken(Address app) throws IOException, InterruptedException {
+        assertThat(post(app, "/simulated-course/packages", "x").statusCode()).isEqualTo(401);
+        assertThat(get(app, "/simulated-course").statusCode()).isEqualTo(302);
+    }
 }

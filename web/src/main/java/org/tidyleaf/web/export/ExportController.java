@@ -1,5 +1,7 @@
 package org.tidyleaf.web.export;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,15 +17,18 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.tidyleaf.exchange.Outlet;
 import org.tidyleaf.exchange.Paper;
 import org.tidyleaf.exchange.PrintedVersions;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.web.account.Teacher;
+import org.tidyleaf.web.course.CourseSender;
 import org.tidyleaf.web.leaf.LeafService;
 
 /** The test in other formats, as it stands in the review; each is written while it is sent. */
@@ -32,9 +37,11 @@ import org.tidyleaf.web.leaf.LeafService;
 class ExportController {
 
     private final LeafService leaves;
+    private final CourseSender course;
 
-    ExportController(LeafService leaves) {
+    ExportController(LeafService leaves, CourseSender course) {
         this.leaves = leaves;
+        this.course = course;
     }
 
     /** A format on the page, with what of this test it can't hold. */
@@ -89,6 +96,22 @@ class ExportController {
         Quiz quiz = quiz(teacher, id);
         return file(quiz.title(), outlet.ending(), outlet.mediaType())
                 .body(out -> outlet.write(quiz, figure -> leaves.figure(id, figure), out));
+    }
+
+    /** Delivers the test to the course system and shows its receipt. */
+    @PostMapping("/send")
+    String send(
+            @AuthenticationPrincipal Teacher teacher,
+            @PathVariable UUID id,
+            @RequestParam String format,
+            RedirectAttributes after)
+            throws IOException {
+        Outlet outlet = outlet(format);
+        Quiz quiz = quiz(teacher, id);
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        outlet.write(quiz, figure -> leaves.figure(id, figure), bytes);
+        after.addFlashAttribute("delivery", course.send(quiz.title() + outlet.ending(), bytes.toByteArray()));
+        return "redirect:/leaf/" + id + "/export#send";
     }
 
     /** Shuffled versions, each without and with its key. */
