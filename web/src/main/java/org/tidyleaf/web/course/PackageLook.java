@@ -122,6 +122,7 @@ record PackageLook(
                 case "file" -> listed.add(attribute(xml, "href"));
                 case "assessmenttest", "assessment" -> title = attribute(xml, "title");
                 case "assessmentitem", "item" -> item.open = !item.file.equals(MANIFEST);
+                case "correctresponse" -> item.right = true;
                 case "outcomedeclaration" ->
                     item.most = attribute(xml, "identifier").equals("MAXSCORE");
                 case "simplechoice", "simpleassociablechoice", "gap", "gaptext", "hottext", "responselabel" ->
