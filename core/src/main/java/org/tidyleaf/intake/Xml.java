@@ -65,7 +65,9 @@ public final class Xml {
     public static String attribute(Element element, String name) {
         var attributes = element.getAttributes();
         for (int i = 0; i < attributes.getLength(); i++) {
-            if (name.equals(attributes.item(i).getLocalName())) {
+            // Documents that were made in memory may have names without a local part.
+            String local = attributes.item(i).getLocalName();
+            if (name.equals(local == null ? attributes.item(i).getNodeName() : local)) {
                 return attributes.item(i).getNodeValue();
             }
         }
