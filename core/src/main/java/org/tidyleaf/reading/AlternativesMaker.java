@@ -82,6 +82,7 @@ final class AlternativesMaker {
     static boolean hasAlternatives(String text) {
         Matcher slashed = SLASHED.matcher(text);
         return BRACKETS.matcher(text).find()
+                || split(text, "\\s+[\u2013\u2014-]\\s+").size() >= FEWEST_LISTED
                 || slashed.find() && slashed.group().length() < text.strip().length();
     }
 

@@ -59,7 +59,8 @@ final class CueFinder {
     private static final Pattern LONE_BULLET = Pattern.compile("[\u2022\u25e6\u25aa\u25cf\u2043\u00b7\u2013-]");
 
     /** A rule to write on, with a unit behind it perhaps. */
-    private static final Pattern WRITING = Pattern.compile("(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}|\\[\\s{5,}]");
+    private static final Pattern WRITING = Pattern.compile(
+            "(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}|(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{2,}\\s*){2,}|\\[\\s{5,}]");
 
     private static final Pattern SPACED = Pattern.compile("\\S\\s{3,}\\S");
 
@@ -112,6 +113,7 @@ final class CueFinder {
         BareNumbers.label(all);
         ListedOptions.label(all);
         AnswerLetters.mark(all);
+        PairKeys.mark(all);
         FilledMarks.mark(all);
         LabelLines.mark(all);
         return all;

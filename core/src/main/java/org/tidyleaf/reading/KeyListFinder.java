@@ -601,7 +601,7 @@ final class KeyListFinder {
         String text = FIELD_BEHIND
                 .matcher(unlabelled(answer))
                 .replaceFirst("")
-                .replaceAll("^[\\s,;:|\u2013\u2014-]+|[\\s,;|\u2013\u2014-]+$", "");
+                .replaceAll("^[\\s,;:|\u2013\u2014-]+|[\\s,;|\u00b7\u2022\u2013\u2014-]+$", "");
         if (text.isEmpty() && number.matches("\\d+[a-h]")) {
             // "4b" among other answers: the letter is no part of the number but the answer.
             items.add(new KeyList.Item(

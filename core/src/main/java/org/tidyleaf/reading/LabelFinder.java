@@ -18,7 +18,7 @@ final class LabelFinder {
             "\\s+(?:of|out of|von|de|sur|di|van|z)\\s+\\d{1,3}|\\s?/\\s?\\d{1,3}(?=\\s|:|$)";
 
     private static final Pattern NUMBER = Vocabulary.pattern(
-            "(?:(" + Vocabulary.ALL.either("question") + ")\\.?\\s*)?(" + OPEN + ")?\\s?(\\d{1,4})(?:" + OF_ALL
+            "(?:(" + Vocabulary.ALL.either("question") + "|#)\\.?\\s*)?(" + OPEN + ")?\\s?(\\d{1,4})(?:" + OF_ALL
                     + ")?([a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
     private static final Pattern LETTER =
             Pattern.compile("(" + OPEN + ")?([A-Za-z])(" + CLOSE + ")(\\s+|$|(?<=[)\\]])|(?<=\\.)(?=\\p{L}{2}))");

@@ -3,7 +3,7 @@ package org.tidyleaf.reading;
 import java.util.List;
 import java.util.regex.Pattern;
 
-/** "1 - C    2 - B    3 - A" below pairs: which goes with which, and no pair itself. */
+/** Keys that no word announces: "1 - C    2 - B    3 - A" below pairs, a letter in brackets far behind options. */
 final class PairKeys {
 
     private static final Pattern KEYS = Pattern.compile(
@@ -18,6 +18,15 @@ final class PairKeys {
     static void mark(List<Cues> all) {
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
+            boolean letterBehind = !cues.piece().first()
+                    && cues.text().matches("[(\\[][A-Ha-h][)\\]]")
+                    && cues.piece().segment().to() == cues.line().text().length();
+            if (letterBehind) {
+                // "a) wasps   b) bees        (b)"
+                int at = cues.piece().segment().from();
+                all.set(i, cues.withLabels(List.of()).withLead(new Cues.Lead(Cues.Announces.KEY, at)));
+                continue;
+            }
             if (cues.lead().isEmpty()
                     && cues.piece().first()
                     && isKey(cues.text())

@@ -30,6 +30,8 @@ final class PieceSplitter {
 
     private static final Pattern POINTS_FAR = Pattern.compile("[^\\s.?!]\\s{5,}([(\\[]\\d{1,2}[)\\]])\\s*$");
 
+    private static final Pattern KEY_FAR = Pattern.compile("\\S\\s{3,}([(\\[][A-Ha-h][)\\]])\\s*$");
+
     private static final Pattern ANNOUNCED_KEY =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer", "list") + "\\s*[:=]");
 
@@ -113,7 +115,19 @@ final class PieceSplitter {
         if (best.isEmpty() && line.layout().cell().isEmpty()) {
             best = BareLetters.cuts(text);
         }
-        return withPoints(text, withAnswer(line, best.isEmpty() ? boxes(text) : best));
+        return withKey(text, withPoints(text, withAnswer(line, best.isEmpty() ? boxes(text) : best)));
+    }
+
+    /** "a) wasps   b) bees        (b)": far behind the options the letter of the right one. */
+    private static List<Integer> withKey(String text, List<Integer> cuts) {
+        Matcher key = KEY_FAR.matcher(text);
+        boolean behind = cuts.size() > 1 && key.find() && key.start(1) > cuts.get(cuts.size() - 1);
+        if (!behind) {
+            return cuts;
+        }
+        List<Integer> all = new ArrayList<>(cuts);
+        all.add(key.start(1));
+        return all;
     }
 
     /** "D petal          (1)": the points far behind the last option are none of its words. */

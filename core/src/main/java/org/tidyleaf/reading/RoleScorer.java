@@ -242,6 +242,11 @@ final class RoleScorer {
         fit += cues.is(Trait.CLOZE) && cues.labels().isEmpty() ? SURE : 0;
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
+        // "Read the text." and below it a long line: there it is.
+        boolean asked = !to.more()
+                && !from.inQuestion()
+                && before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent();
+        fit += asked && cues.text().length() > FULL_LINE && !announced ? CLEAR + LEANING : 0;
         fit += to.more() ? CLEAR + flow(cues, before) : 0;
         fit += to.more() && (cues.is(Trait.TABULAR) || cues.is(Trait.SPACED)) ? LEANING : 0;
         boolean prose = cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.POINTS_EACH) && !cues.is(Trait.INSTRUCTION_WORD);
@@ -298,6 +303,13 @@ final class RoleScorer {
         fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;
         fit += habits.listed().contains(index) ? CLEAR : 0;
         fit -= cues.spaceBefore() > 0 ? LEANING : 0;
+        // What stands right above the first letter is what is asked.
+        boolean aboveFirst = from.option() == 0
+                && index + 1 < all.size()
+                && optionLabel(all.get(index + 1))
+                        .filter(next -> next.ordinal() == 1)
+                        .isPresent();
+        fit += aboveFirst && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.JUDGEMENT_WORD) || cues.is(Trait.POINTS_ONLY) ? CLEAR : 0;

@@ -51,6 +51,9 @@ final class StemTrimmer {
     private static final Pattern BLANK_BEFORE =
             Pattern.compile("\\s*(?:_{3,}|\\.{4,}|\u2026{2,})\\s+(?=\\p{Lu}[^_]*[.!]\\s*$)");
 
+    /** "Do bees sleep?            Yes". */
+    private static final Pattern SAID_FAR = Pattern.compile("(?<=[.?!])\\s{2,}(\\p{Lu}\\p{L}{1,9})\\s*$");
+
     /** "1. ........": one of several places to write. */
     private static final Pattern NUMBERED_BLANK = Pattern.compile("\\s*[(]?\\d{1,2}[.)]\\s*[_.\u2026]{3,}\\s*");
 
@@ -176,6 +179,10 @@ final class StemTrimmer {
         String text = source.text(segment);
         Matcher matcher = DIFFICULTY.matcher(text);
         while (matcher.find()) {
+            boolean all = matcher.start() == 0 && matcher.end() == text.length();
+            if (all) {
+                return new Segment(segment.line(), segment.to(), segment.to());
+            }
             if (matcher.start() == 0 && matcher.end() < text.length()) {
                 return new Segment(segment.line(), segment.from() + matcher.end(), segment.to());
             }
@@ -235,6 +242,14 @@ final class StemTrimmer {
             draft.judgement = List.of("True", "False");
             draft.judgementMarked = AnswerParser.judgement(said.group(1));
             return new Segment(segment.line(), segment.from(), segment.from() + said.start());
+        }
+        Matcher far = SAID_FAR.matcher(text);
+        if (draft.judgement.isEmpty()
+                && far.find()
+                && AnswerParser.judgement(far.group(1)).isPresent()) {
+            draft.judgement = List.of("True", "False");
+            draft.judgementMarked = AnswerParser.judgement(far.group(1));
+            return new Segment(segment.line(), segment.from(), segment.from() + far.start());
         }
         int end = Math.max(0, text.length() - LONGEST_PAIR);
         Set<String> words = Vocabulary.wordsOf(text.substring(end));
