@@ -28,9 +28,10 @@ final class PieceSplitter {
     private static final Pattern ANNOUNCED = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "model", "feedback", "hint", "label", "list") + "\\s*[:=(]");
 
-    private static final Pattern POINTS_FAR = Pattern.compile("[^\\s.?!]\\s{5,}([(\\[]\\d{1,2}[)\\]])\\s*$");
+    private static final Pattern POINTS_FAR =
+            Pattern.compile("[^\\s.?!](?:\\s{5,}|\\s?\\t\\s?)([(\\[]\\d{1,2}[)\\]])\\s*$");
 
-    private static final Pattern KEY_FAR = Pattern.compile("\\S\\s{3,}([(\\[][A-Ha-h][)\\]])\\s*$");
+    private static final Pattern KEY_FAR = Pattern.compile("\\S(?:\\s{3,}|\\s?\\t\\s?)([(\\[][A-Ha-h][)\\]])\\s*$");
 
     private static final Pattern ANNOUNCED_KEY =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer", "list") + "\\s*[:=]");

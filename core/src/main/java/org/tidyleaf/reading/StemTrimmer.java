@@ -52,7 +52,7 @@ final class StemTrimmer {
             Pattern.compile("\\s*(?:_{3,}|\\.{4,}|\u2026{2,})\\s+(?=\\p{Lu}[^_]*[.!]\\s*$)");
 
     /** "Do bees sleep?            Yes". */
-    private static final Pattern SAID_FAR = Pattern.compile("(?<=[.?!])\\s{2,}(\\p{Lu}\\p{L}{1,9})\\s*$");
+    private static final Pattern SAID_FAR = Pattern.compile("(?<=[.?!])(?:\\s{2,}|\\t)(\\p{Lu}\\p{L}{1,9})\\s*$");
 
     /** "1. ........": one of several places to write. */
     private static final Pattern NUMBERED_BLANK = Pattern.compile("\\s*[(]?\\d{1,2}[.)]\\s*[_.\u2026]{3,}\\s*");
