@@ -21,7 +21,7 @@ import org.tidyleaf.reading.Cues.Trait;
 final class HabitFinder {
 
     /** Fewer labels of a code's shape ("T1C11") are a coincidence of capitals and digits. */
-    private static final int CODES_IN_EARNEST = 3;
+    static final int CODES_IN_EARNEST = 3;
 
     /** A series with more members before it restarts numbers questions, not options. */
     private static final int LONGEST_OPTIONS = 12;
@@ -51,7 +51,7 @@ final class HabitFinder {
         Set<Integer> apart = new HashSet<>(without);
         apart.removeAll(inBlocks);
         Map<String, List<Seen>> through = series(all, apart);
-        series.forEach((shape, seen) -> questionSeries(seen)
+        series.forEach((shape, seen) -> NumberSeries.questionSeries(seen)
                 .map(members -> throughBlocks(members, through.get(shape), inBlocks))
                 .ifPresent(members -> chains.put(shape, withoutStatementsBelow(all, members, listed))));
         blanksBelow(all, chains, listed);
@@ -159,7 +159,7 @@ final class HabitFinder {
 
     /** Numbers that count on over the lines of a block, as 6, then pairs 7 to 9, then 10. */
     private static List<Seen> throughBlocks(List<Seen> members, List<Seen> withBlocks, Set<Integer> inBlocks) {
-        List<Seen> through = questionSeries(withBlocks).orElse(List.of()).stream()
+        List<Seen> through = NumberSeries.questionSeries(withBlocks).orElse(List.of()).stream()
                 .filter(seen -> !inBlocks.contains(seen.piece()))
                 .toList();
         return through.size() > members.size() ? through : members;
@@ -275,9 +275,6 @@ final class HabitFinder {
         return options || sentence || cues.is(Trait.GAP) || StemTrimmer.endsWithPair(cues.text());
     }
 
-    /** A label and the place of its piece. */
-    private record Seen(int piece, Label label) {}
-
     /** Labels of the pieces that are no answer list. */
     private static Map<String, List<Seen>> series(List<Cues> all, Set<Integer> without) {
         Map<String, List<Seen>> series = new TreeMap<>();
@@ -304,39 +301,6 @@ final class HabitFinder {
                         && !isWorded(members.get(0).label().shape())
                         && members.size() <= numbers
                         && !members.get(0).label().shape().equals(LabelFinder.DECIMAL_SHAPE));
-    }
-
-    /** The members of a series that may number questions; empty where it can't. */
-    private static Optional<List<Seen>> questionSeries(List<Seen> seen) {
-        Label.Kind kind = seen.get(0).label().kind();
-        if (kind == Label.Kind.NUMBER) {
-            List<Seen> members = chain(seen);
-            // A lone number is a year at the start of a line, unless it is the only question of all.
-            boolean lone = members.size() == 1 && members.get(0).label().ordinal() != 1;
-            return lone ? Optional.empty() : Optional.of(members);
-        }
-        if (seen.get(0).label().shape().equals(LabelFinder.DECIMAL_SHAPE)) {
-            return isCountingOn(seen) ? Optional.of(seen) : Optional.empty();
-        }
-        return kind == Label.Kind.CODE
-                        && (seen.size() >= CODES_IN_EARNEST
-                                || isWorded(seen.get(0).label().shape()))
-                ? Optional.of(seen)
-                : Optional.empty();
-    }
-
-    /** 1.1, 1.2, 2.1, 2.2: the second number goes on by one or begins anew where the first one does. */
-    private static boolean isCountingOn(List<Seen> seen) {
-        int fitting = 0;
-        for (int i = 1; i < seen.size(); i++) {
-            String[] above = seen.get(i - 1).label().printed().split("\\.");
-            String[] here = seen.get(i).label().printed().split("\\.");
-            boolean next = here[0].equals(above[0]) && Integer.parseInt(here[1]) == Integer.parseInt(above[1]) + 1;
-            boolean anew = Integer.parseInt(here[0]) > Integer.parseInt(above[0]) && here[1].equals("1");
-            boolean deeper = here.length != above.length;
-            fitting += next || anew || deeper ? 1 : 0;
-        }
-        return seen.size() >= CODES_IN_EARNEST && fitting * 4 >= (seen.size() - 1) * 3;
     }
 
     /** How many labels stand in runs that begin with the first letter and have at least two members, no number between. */
@@ -473,68 +437,8 @@ final class HabitFinder {
                 || cues.is(Trait.SHORT) && (cues.is(Trait.BOLD) || cues.is(Trait.CAPITALS));
     }
 
-    private static boolean isWorded(String shape) {
+    static boolean isWorded(String shape) {
         return shape.startsWith("Q");
-    }
-
-    /** The members of the longest run 1, 2, 3, … (a missing number is passed over), and of runs before and after it. */
-    private static List<Seen> chain(List<Seen> seen) {
-        if (seen.isEmpty()) {
-            return List.of();
-        }
-        int[] previous = new int[seen.size()];
-        double[] length = new double[seen.size()];
-        Map<Integer, Integer> latest = new HashMap<>();
-        int best = 0;
-        for (int i = 0; i < seen.size(); i++) {
-            int ordinal = seen.get(i).label().ordinal();
-            previous[i] = -1;
-            length[i] = ordinal == 1 ? 1 : 0.5;
-            for (int step = 0; step <= 2; step++) {
-                Integer before = latest.get(ordinal - step);
-                double reached = before == null ? 0 : length[before] + gain(seen, before, i, step);
-                if (before != null && reached > length[i]) {
-                    previous[i] = before;
-                    length[i] = reached;
-                }
-            }
-            Integer rival = latest.get(ordinal);
-            if (rival == null || length[i] >= length[rival]) {
-                latest.put(ordinal, i);
-            }
-            best = length[i] > length[best] ? i : best;
-        }
-        return withNeighbours(seen, previous, best);
-    }
-
-    /** What a step from one label to another is worth; the same number goes on only with another letter (12a, 12b). */
-    private static double gain(List<Seen> seen, int from, int to, int step) {
-        if (step == 0) {
-            String above = seen.get(from).label().printed();
-            String here = seen.get(to).label().printed();
-            return above.length() == here.length()
-                            && !Character.isDigit(here.charAt(here.length() - 1))
-                            && above.compareTo(here) < 0
-                    ? 1
-                    : -1;
-        }
-        return step == 1 ? 1 : 0.4;
-    }
-
-    private static List<Seen> withNeighbours(List<Seen> seen, int[] previous, int last) {
-        List<Seen> members = new ArrayList<>();
-        int first = last;
-        for (int at = last; at >= 0; at = previous[at]) {
-            members.add(0, seen.get(at));
-            first = at;
-        }
-        List<Seen> all = new ArrayList<>();
-        List<Seen> before = chain(seen.subList(0, first));
-        List<Seen> after = chain(seen.subList(last + 1, seen.size()));
-        all.addAll(before.size() > 1 ? before : List.of());
-        all.addAll(members);
-        all.addAll(after.size() > 1 ? after : List.of());
-        return all;
     }
 
     private static Set<Integer> headings(List<Cues> all, Set<Integer> chained) {
