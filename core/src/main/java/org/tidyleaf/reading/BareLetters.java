@@ -13,6 +13,9 @@ final class BareLetters {
     private static final Pattern APART =
             Pattern.compile("(?<=^\\d{1,3}\\s{1,4}|^|\\s{2}|\\t)([A-Ha-h])(?:\\s+)(?=[^\\s_.\u2026])");
 
+    /** The first letter by itself: without it no run begins, and most lines lack it. */
+    private static final Pattern FIRST = Pattern.compile("[Aa]\\s");
+
     /** Two capitals far apart may be anything; two small ones with wide spaces behind them are parts. */
     private static final int FEWEST_APART = 3;
 
@@ -38,6 +41,9 @@ final class BareLetters {
 
     /** Where on one line "A make    B do    C build" is cut; empty where no such letters stand far apart in a row. */
     static List<Integer> cuts(String text) {
+        if (!FIRST.matcher(text).find()) {
+            return List.of();
+        }
         List<Integer> starts = new ArrayList<>();
         Matcher matcher = APART.matcher(text);
         while (matcher.find()) {

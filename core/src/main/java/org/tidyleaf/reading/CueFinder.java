@@ -62,6 +62,8 @@ final class CueFinder {
     private static final Pattern WRITING = Pattern.compile(
             "(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}|(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{2,}\\s*){2,}|\\[\\s{5,}]");
 
+    private static final Pattern SENTENCE_END = Pattern.compile("[.!?:;][\"'\u201d\u2019)\\]]?\\z");
+
     private static final Pattern SPACED = Pattern.compile("\\S\\s{3,}\\S");
 
     private static final Pattern GAP =
@@ -198,6 +200,15 @@ final class CueFinder {
     }
 
     private static Optional<Sign> signAfter(Line line, Segment segment) {
+        int last = segment.to() - 1;
+        while (last > segment.from() && Character.isWhitespace(line.text().charAt(last))) {
+            last--;
+        }
+        if (last <= segment.from()
+                || Character.isLetterOrDigit(line.text().charAt(last))
+                || line.text().charAt(last) == '?') {
+            return Optional.empty();
+        }
         Matcher matcher = SIGN_AFTER.matcher(line.text()).region(segment.from(), segment.to());
         if (matcher.find() && matcher.start() > segment.from()) {
             return Optional.of(new Sign(matcher.start(), segment.to(), isRight(matcher)));
@@ -368,7 +379,7 @@ final class CueFinder {
                 line.layout().place() != Place.BODY && line.layout().place() != Place.TEXT_BOX);
         add(traits, Trait.CAPITALS, isCapitals(text));
         add(traits, Trait.STARTS_LOWER, !text.isEmpty() && Character.isLowerCase(text.charAt(0)));
-        add(traits, Trait.ENDS_SENTENCE, text.matches("(?s).*[.!?:;][\"'\u201d\u2019)\\]]?"));
+        add(traits, Trait.ENDS_SENTENCE, SENTENCE_END.matcher(text).find());
         add(traits, Trait.FIGURE_ONLY, text.chars().allMatch(c -> c == Line.FIGURE || Character.isWhitespace(c)));
         add(traits, Trait.TABULAR, line.layout().cell().isPresent() || text.split("\t", 4).length >= 3);
         add(traits, Trait.SPACED, SPACED.matcher(text).find());

@@ -60,12 +60,29 @@ final class LabelFinder {
 
     /** The letter that begins at a place, and the small Roman numeral it may be as well; empty where there is neither. */
     static List<Label> lettersAt(String text, int at, int end) {
+        if (!mayBeginLetter(text, at, end)) {
+            return List.of();
+        }
         List<Label> labels = new ArrayList<>();
         letter(text, at, end, labels);
         roman(text, at, end, labels);
         labels.removeIf(label -> label.kind() == Label.Kind.ROMAN
                 && Character.isUpperCase(label.printed().charAt(0)));
         return labels;
+    }
+
+    /** A cheap look before the patterns are tried at every word: behind a label's letters nothing of a word goes on. */
+    private static boolean mayBeginLetter(String text, int at, int end) {
+        if (at >= end) {
+            return false;
+        }
+        int behind = at + (text.charAt(at) == '(' || text.charAt(at) == '[' ? 1 : 0);
+        while (behind < end && "ivxIVX".indexOf(text.charAt(behind)) >= 0) {
+            behind++;
+        }
+        boolean single = behind == at || !Character.isLetter(text.charAt(behind - 1));
+        int next = behind + (single ? 1 : 0);
+        return next < end && !Character.isLetterOrDigit(text.charAt(next));
     }
 
     /** All labels that begin exactly at a place of a line, the more telling ones first; empty where there is none. */

@@ -63,12 +63,15 @@ final class OptionColumns {
                             || start.start() > 1
                                     && text.substring(start.start() - 2, start.start())
                                             .isBlank());
+            if (!letters.isEmpty() && !wide) {
+                continue;
+            }
             Optional<Label> letter = LabelFinder.letterAt(text, start.start(), text.length());
             if (letters.isEmpty() && letter.isEmpty()) {
                 return List.of();
             }
             letter.filter(label -> letters.isEmpty()
-                            || wide && label.shape().equals(letters.get(0).shape()))
+                            || label.shape().equals(letters.get(0).shape()))
                     .ifPresent(letters::add);
         }
         return letters;

@@ -18,6 +18,7 @@ final class PieceSplitter {
     private static final int CONVINCING_RUN = 3;
 
     private static final Pattern NUMBERED = Pattern.compile("(?<=^|\\s)[(]?(\\d)[).]\\s+(?=\\S)");
+    private static final Pattern FIRST_NUMBER = Pattern.compile("\\s*[(]?1[).]");
     private static final Pattern BOX = Pattern.compile(
             "(?<=^|\\s)(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
@@ -122,7 +123,8 @@ final class PieceSplitter {
     /** "a) wasps   b) bees        (b)": far behind the options the letter of the right one. */
     private static List<Integer> withKey(String text, List<Integer> cuts) {
         Matcher key = KEY_FAR.matcher(text);
-        boolean behind = cuts.size() > 1 && key.find() && key.start(1) > cuts.get(cuts.size() - 1);
+        boolean behind =
+                cuts.size() > 1 && endsInBracket(text) && key.find() && key.start(1) > cuts.get(cuts.size() - 1);
         if (!behind) {
             return cuts;
         }
@@ -131,9 +133,17 @@ final class PieceSplitter {
         return all;
     }
 
+    private static boolean endsInBracket(String text) {
+        String bare = text.stripTrailing();
+        return bare.endsWith(")") || bare.endsWith("]");
+    }
+
     /** "D petal          (1)": the points far behind the last option are none of its words. */
     private static List<Integer> withPoints(String text, List<Integer> cuts) {
         Matcher points = POINTS_FAR.matcher(text);
+        if (!endsInBracket(text)) {
+            return cuts;
+        }
         boolean option =
                 LabelFinder.find(text, 0, text.length()).stream().anyMatch(label -> label.kind() == Label.Kind.LETTER)
                         || text.matches("[A-Ha-h]\\s.*");
@@ -148,6 +158,9 @@ final class PieceSplitter {
     /** "… try ______. Answer: square": the answer behind the question on its own line is a part by itself. */
     private static List<Integer> withAnswer(Line line, List<Integer> cuts) {
         String text = line.text();
+        if (text.indexOf(':') < 0 && text.indexOf('=') < 0) {
+            return cuts;
+        }
         Matcher answer = ANSWER_BEHIND.matcher(text);
         int last = cuts.isEmpty() ? 0 : cuts.get(cuts.size() - 1);
         boolean found = !ANNOUNCED.matcher(text).lookingAt() && answer.find(last);
@@ -174,6 +187,9 @@ final class PieceSplitter {
 
     /** "1) north      2) south      3) east" from the line's beginning on, wide spaces between. */
     private static List<Integer> numbers(String text) {
+        if (text.isEmpty() || !FIRST_NUMBER.matcher(text).lookingAt()) {
+            return List.of();
+        }
         List<Integer> starts = new ArrayList<>();
         Matcher matcher = NUMBERED.matcher(text);
         while (matcher.find()) {

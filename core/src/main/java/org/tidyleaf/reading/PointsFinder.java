@@ -55,12 +55,18 @@ final class PointsFinder {
 
     /** Points in brackets at the end of a text, or right at its beginning. */
     static Optional<Found> beside(String text) {
-        Matcher end = AT_END.matcher(text);
-        if (end.find()) {
-            return Optional.of(new Found(number(end), end.start(), end.end()));
+        String bare = text.strip();
+        if (bare.endsWith(")") || bare.endsWith("]")) {
+            Matcher end = AT_END.matcher(text);
+            if (end.find()) {
+                return Optional.of(new Found(number(end), end.start(), end.end()));
+            }
         }
         Matcher start = AT_START.matcher(text);
-        return start.lookingAt() ? Optional.of(new Found(number(start), 0, start.end())) : Optional.empty();
+        boolean bracketed = bare.startsWith("(") || bare.startsWith("[");
+        return bracketed && start.lookingAt()
+                ? Optional.of(new Found(number(start), 0, start.end()))
+                : Optional.empty();
     }
 
     /** Points behind their word, anywhere in a line of labels: "Topic: wax | Points: 2". */

@@ -20,17 +20,25 @@ public final class Reader {
      * @param key what the key file holds; an answer list in the test itself is then left alone
      */
     public Reading read(Source source, Pins pins, Optional<Source> key) {
-        List<Piece> pieces = PieceSplitter.split(source);
-        List<Cues> cues = CueFinder.find(source, pieces);
-        Blocks blocks = BlockFinder.find(cues);
-        KeyList ownList = KeyListFinder.find(cues, blocks);
-        Layouts layouts = new Layouts(ownList, ColumnFinder.find(cues), blocks);
-        Habits habits =
-                HabitFinder.find(cues, layouts.settled(), layouts.blocks().inside());
-        Lessons lessons = new Lessons(cues, pins);
-        List<Assigned> roles = RoleAssigner.assign(cues, habits, pins, lessons, layouts);
-        Drafts drafts = DraftMaker.make(source, roles, habits, lessons, layouts);
-        KeyList list = key.map(Reader::keyList).orElse(ownList);
+        return read(survey(source), pins, key);
+    }
+
+    /** What a document shows before any pin; worth keeping where it is to be read again with other pins. */
+    public Survey survey(Source source) {
+        return new Survey(source);
+    }
+
+    public Reading read(Survey survey, Pins pins) {
+        return read(survey, pins, Optional.empty());
+    }
+
+    private Reading read(Survey survey, Pins pins, Optional<Source> key) {
+        Source source = survey.source();
+        Layouts layouts = survey.layouts();
+        Lessons lessons = new Lessons(survey.cues(), pins);
+        List<Assigned> roles = RoleAssigner.assign(survey.cues(), survey.habits(), pins, lessons, layouts);
+        Drafts drafts = DraftMaker.make(source, roles, survey.habits(), lessons, layouts);
+        KeyList list = key.map(Reader::keyList).orElse(layouts.keyList());
         List<GatheredKey> keys = KeyGatherer.gather(source, drafts, list);
         List<ReadQuestion> questions = QuestionMaker.make(source, drafts, keys);
         if (key.isPresent()) {

@@ -17,4 +17,16 @@ record Step(Role role, boolean more, int option) {
     boolean inQuestion() {
         return option >= 0;
     }
+
+    // The thousands of steps of a long document are looked up in maps: written out, these cost a fifth of the record's.
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Step step && role == step.role && more == step.more && option == step.option;
+    }
+
+    @Override
+    public int hashCode() {
+        return role.ordinal() * 2 + (more ? 1 : 0) + 32 * option;
+    }
 }

@@ -6,7 +6,6 @@ import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -15,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Pattern;
 
 /**
@@ -26,7 +26,10 @@ final class Vocabulary {
     static final Vocabulary ALL = new Vocabulary(List.of("en", "de", "fr", "es", "it", "pt", "nl", "pl"));
 
     private final Map<String, Set<String>> words = new HashMap<>();
-    private final Map<String, Set<String>> firstWords = new HashMap<>();
+
+    /** The kinds that have an alternative which begins with the word. */
+    private final Map<String, Set<String>> kindsByFirstWord = new HashMap<>();
+
     private final List<String[]> pairs;
     private final Map<String, BigDecimal> numbers = new HashMap<>();
 
@@ -50,7 +53,10 @@ final class Vocabulary {
                 .sorted()
                 .map(pair -> pair.split("/"))
                 .toList();
-        words.forEach((kind, alternatives) -> firstWords.put(kind, firstWords(alternatives)));
+        words.forEach((kind, alternatives) -> firstWords(alternatives)
+                .forEach(word -> kindsByFirstWord
+                        .computeIfAbsent(word, w -> new HashSet<>())
+                        .add(kind)));
     }
 
     /** The first word of each alternative. */
@@ -106,10 +112,10 @@ final class Vocabulary {
      * alternatives is tried at every place of a line.
      */
     boolean mentions(Set<String> words, String... kinds) {
-        for (String kind : kinds) {
-            Set<String> beginnings = firstWords.getOrDefault(kind, Set.of());
-            for (String word : words) {
-                if (beginnings.contains(word)) {
+        for (String word : words) {
+            Set<String> begun = kindsByFirstWord.get(word);
+            for (int i = 0; begun != null && i < kinds.length; i++) {
+                if (begun.contains(kinds[i])) {
                     return true;
                 }
             }
@@ -135,12 +141,11 @@ final class Vocabulary {
 
     /** A pattern's alternatives for one kind of word, longest first so that none hides another, in a group. */
     String either(String... kinds) {
-        List<String> all = new ArrayList<>();
+        Set<String> all = new TreeSet<>();
         for (String kind : kinds) {
             all.addAll(words.getOrDefault(kind, Set.of()));
         }
-        all.sort(Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder()));
-        return "(?:" + String.join("|", all.stream().map(Pattern::quote).toList()) + ")";
+        return WordPattern.of(all);
     }
 
     /** The two words of each pair that a statement may be judged by: "true/false". */

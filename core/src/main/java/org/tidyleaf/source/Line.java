@@ -38,6 +38,9 @@ public record Line(int number, String text, int labelEnd, List<Span> spans, Layo
 
     /** Whether four in five of the letters and digits between the two places carry the emphasis. */
     public boolean isMostly(Emphasis emphasis, int from, int to) {
+        if (spans.stream().noneMatch(span -> span.emphasis().contains(emphasis))) {
+            return false;
+        }
         int marked = 0;
         int all = 0;
         for (int i = from; i < to; i++) {

@@ -7,16 +7,18 @@ import org.tidyleaf.question.Quiz;
 import org.tidyleaf.reading.Pins;
 import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Reading;
+import org.tidyleaf.reading.Survey;
 
 /**
  * A leaf as it stands after all decisions.
  *
+ * @param survey what the source shows before any pin
  * @param reading what the reader understood, pins obeyed
  * @param pins those it obeyed
  * @param quiz the test with every edit
  * @param snags those still open
  */
-public record Tidied(Reading reading, Pins pins, Quiz quiz, List<OpenSnag> snags) {
+public record Tidied(Survey survey, Reading reading, Pins pins, Quiz quiz, List<OpenSnag> snags) {
     public Tidied {
         snags = List.copyOf(snags);
     }

@@ -14,6 +14,7 @@ import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Reader;
 import org.tidyleaf.reading.Reading;
 import org.tidyleaf.reading.Snag;
+import org.tidyleaf.reading.Survey;
 import org.tidyleaf.source.Source;
 
 /**
@@ -41,14 +42,15 @@ public final class Tidying {
      */
     public static Tidied apply(Source source, Decisions decisions, Optional<Tidied> before) {
         Pins pins = decisions.pins();
+        Survey survey = before.map(Tidied::survey).orElseGet(() -> new Reader().survey(source));
         Reading reading = before.filter(earlier -> earlier.pins().equals(pins))
                 .map(Tidied::reading)
-                .orElseGet(() -> new Reader().read(source, pins));
+                .orElseGet(() -> new Reader().read(survey, pins));
         Quiz quiz = reading.quiz();
         for (Decision decision : decisions.inForce()) {
             quiz = Editing.apply(quiz, decision);
         }
-        return new Tidied(reading, pins, quiz, snags(reading, quiz, decisions));
+        return new Tidied(survey, reading, pins, quiz, snags(reading, quiz, decisions));
     }
 
     private static List<Tidied.OpenSnag> snags(Reading reading, Quiz quiz, Decisions decisions) {
