@@ -5,14 +5,14 @@ export function attachPanels(root) {
   root.addEventListener('click', (event) => {
     if (event.target.closest('[data-find]')) openFind();
     if (event.target.closest('[data-keys]')) root.querySelector('[data-shortcuts]').showModal();
-    const menu = event.target.closest('[data-menu]');
-    root.querySelectorAll('[data-menu][open]').forEach((other) => { if (other !== menu) other.open = false; });
-    const drawer = event.target.closest('.tally details');
-    root.querySelectorAll('.tally details[open]').forEach((other) => { if (other !== drawer) other.open = false; });
+    const drawer = event.target.closest('.tally details, .heading-edit');
+    [...document.getElementById('tally').getElementsByTagName('details')].forEach((other) => { if (other !== drawer) other.open = false; });
   });
   document.body.addEventListener('htmx:afterSwap', (event) => {
     if (event.detail.target.id === 'panel-inside') root.querySelector('[data-panel]').showModal();
-    if (event.detail.target.id === 'workspace' && find.open) find.close();
+    if (event.detail.target.id === 'changes' && event.detail.requestConfig.verb === 'post') {
+      [...root.getElementsByTagName('dialog')].forEach((dialog) => dialog.close());
+    }
   });
 
   function openFind() {

@@ -3,7 +3,10 @@ import { drawThreads } from './threads.js';
 import { heightOf, topIn } from './places.js';
 import { followSpine } from './spine.js';
 import { attachOptions } from './options.js';
+import { attachMenu } from './menu.js';
 import { attachPanels } from './panels.js';
+import { fetchRest } from './rest.js';
+import { attachUnsent } from './unsent.js';
 import { attachSweep, sweptLines, clearSweep } from './sweep.js';
 
 const root = document.querySelector('[data-review]');
@@ -16,19 +19,23 @@ const cards = () => [...root.querySelectorAll('.question-card')];
 function focusCard(card, { scrollCard = true, scrollSheet = true } = {}) {
   if (!card) return;
   focusedId = card.dataset.question;
-  cards().forEach((other) => other.classList.toggle('is-focused', other === card));
+  [...root.getElementsByClassName('question-card is-focused')].forEach((other) => {
+    if (other !== card) other.classList.remove('is-focused');
+  });
+  card.classList.add('is-focused');
   markLines(card, scrollSheet);
   if (scrollCard) reveal(part('questions'), card);
   drawThreads(root, card);
 }
 
 function markLines(card, scroll) {
-  root.querySelectorAll('.sheet-line').forEach((line) => line.classList.remove('is-focused', 'is-focused-stem'));
-  const own = root.querySelectorAll(`.sheet-line[data-question="${CSS.escape(card.dataset.question)}"]`);
-  own.forEach((line) => {
-    line.classList.add(line.classList.contains('tag-line-stem') ? 'is-focused-stem' : 'is-focused');
+  const own = new Set(root.querySelectorAll(`.sheet-line[data-question="${CSS.escape(card.dataset.question)}"]`));
+  [...root.getElementsByClassName('is-focused-line')].forEach((line) => {
+    if (!own.has(line)) line.classList.remove('is-focused-line');
   });
-  if (scroll && own.length > 0) reveal(part('sheet'), own[0]);
+  own.forEach((line) => line.classList.add('is-focused-line'));
+  const [first] = own;
+  if (scroll && first) reveal(part('sheet'), first);
 }
 
 /** Brings an element to the upper third of its pane, unless it stands well in view. */
@@ -41,7 +48,7 @@ function reveal(pane, element) {
 }
 
 function focused() {
-  return cards().find((card) => card.dataset.question === focusedId);
+  return document.getElementById(`question-card-${focusedId}`);
 }
 
 function step(by) {
@@ -51,7 +58,8 @@ function step(by) {
 }
 
 /** The next of some elements behind the focused card, going round at the end. */
-function nextCard(matches) {
+async function nextCard(matches) {
+  if (!isWhole) await whole;
   const all = cards();
   const at = all.findIndex((card) => card.dataset.question === focusedId);
   const order = [...all.slice(at + 1), ...all.slice(0, at + 1)];
@@ -86,14 +94,14 @@ function pin(role) {
 
 function brushChanged() {
   const count = sweptLines(root).length;
-  root.querySelectorAll('.brush [data-role]').forEach((button) => { button.disabled = count === 0; });
+  [...root.getElementsByClassName('brush-role')].forEach((button) => { button.disabled = count === 0; });
   part('brush-words').textContent = count === 0
     ? 'Choose lines, then:'
     : count === 1 ? '1 line is:' : `${count} lines are:`;
 }
 
 function onKey(event) {
-  if (root.querySelector('dialog[open]')) return;
+  if ([...root.getElementsByTagName('dialog')].some((dialog) => dialog.open)) return;
   if (event.ctrlKey || event.metaKey || event.altKey || event.target.closest('input, textarea, select')) {
     if (event.key === 'Escape') event.target.closest('[data-editing]')?.querySelector('[data-leave]').click();
     return;
@@ -142,15 +150,16 @@ function attachPanes() {
   });
 }
 
-/** Where the panes stood, so that a swap of the whole workspace does not move them. */
-function keepPlace() {
-  const places = ['sheet', 'questions'].map((name) => part(name)?.scrollTop ?? 0);
-  return () => ['sheet', 'questions'].forEach((name, i) => { part(name).scrollTop = places[i]; });
-}
-
 const panels = attachPanels(root);
 attachOptions(root);
-let restore = () => {};
+attachUnsent(root);
+attachMenu(root, (card, act) => {
+  const base = `/leaf/${part('panes').parentElement.dataset.leaf}`;
+  const path = act === 'below'
+    ? `${base}/add?after=${card.dataset.question}`
+    : `${base}/question/${card.dataset.question}/${act}`;
+  htmx.ajax('POST', path, { source: part('panes'), target: '#changes', swap: 'innerHTML' });
+});
 document.addEventListener('keydown', onKey);
 root.addEventListener('click', onClick);
 root.addEventListener('focusin', (event) => {
@@ -158,23 +167,42 @@ root.addEventListener('focusin', (event) => {
   if (card && card.dataset.question !== focusedId) focusCard(card, { scrollCard: false });
 });
 window.addEventListener('resize', () => drawThreads(root, focused()));
-document.body.addEventListener('htmx:beforeSwap', (event) => {
-  if (event.detail.target?.id === 'workspace') restore = keepPlace();
+
+let whole = Promise.resolve();
+let isWhole = false;
+let sent = null;
+// Only a page that is there as a whole can be changed in part.
+document.body.addEventListener('htmx:confirm', (event) => {
+  if (isWhole || event.detail.verb !== 'post') return;
+  event.preventDefault();
+  whole.then(() => event.detail.issueRequest(true));
 });
-document.body.addEventListener('htmx:afterSwap', (event) => {
-  if (!root.querySelector('[data-panes]').dataset.attached) {
-    attach();
-    restore();
-  }
+document.body.addEventListener('htmx:beforeRequest', (event) => {
+  sent = event.detail.elt.closest?.('[data-editing]');
+});
+// What others changed does not take the place of a form somebody types in.
+document.body.addEventListener('htmx:oobBeforeSwap', (event) => {
+  const form = event.detail.target.querySelector('[data-editing]');
+  if (form && form !== sent) event.detail.shouldSwap = false;
+});
+document.body.addEventListener('htmx:afterRequest', (event) => {
+  if (event.detail.target?.dataset?.rest || event.detail.xhr.status === 204) return;
+  if (!part('panes').dataset.attached) attach();
   const card = focused();
   if (card) focusCard(card, { scrollCard: false, scrollSheet: false });
-  if (event.detail.elt?.querySelector) card?.querySelector('[autofocus]')?.focus();
+  brushChanged();
+  card?.querySelector('[autofocus]')?.focus();
 });
 
 function attach() {
   part('panes').dataset.attached = 'true';
   attachPanes();
   brushChanged();
+  isWhole = false;
+  whole = fetchRest(root).then(() => {
+    isWhole = true;
+    root.dataset.whole = 'true';
+  });
 }
 
 attach();
@@ -183,5 +211,7 @@ const SETTLING_MILLISECONDS = 2500;
 root.addEventListener('load', () => {
   if (performance.now() < SETTLING_MILLISECONDS) focusCard(focused());
 }, { capture: true });
-const wanted = location.hash.startsWith('#question-card-') ? document.getElementById(location.hash.slice(1)) : null;
-focusCard(wanted ?? cards().find((card) => card.querySelector('[data-snag]')) ?? cards()[0]);
+const wanted = location.hash.startsWith('#question-card-') ? location.hash.slice(1) : '';
+const first = () => document.getElementById(wanted) ?? cards().find((card) => card.querySelector('[data-snag]')) ?? cards()[0];
+focusCard(first());
+if (wanted && !document.getElementById(wanted)) whole.then(() => focusCard(first()));

@@ -4,24 +4,34 @@ import { heightOf, topIn } from './places.js';
 export function followSpine(spine, sheet) {
   const mark = spine.querySelector('[data-spine-window]');
   const svg = spine.querySelector('svg');
-  const lines = [...sheet.querySelectorAll('.sheet-line')];
-  if (lines.length === 0) return;
-  const units = svg.viewBox.baseVal.height;
-  const pitch = units / lines.length;
+  const lines = sheet.getElementsByClassName('sheet-line');
+  const count = Number(spine.dataset.lines);
+  if (count === 0) return;
+  const pitch = svg.viewBox.baseVal.height / count;
 
+  /** The place of the first line that reaches below a height of the sheet; lines stand in order, so half of them are left out each time. */
+  const firstBelow = (height) => {
+    let low = 0;
+    let high = lines.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (topIn(sheet, lines[middle]) + heightOf(lines[middle]) > height) high = middle;
+      else low = middle + 1;
+    }
+    return low;
+  };
   const show = () => {
-    const first = lines.findIndex((line) => topIn(sheet, line) + heightOf(line) > sheet.scrollTop);
-    const bottom = sheet.scrollTop + sheet.clientHeight;
-    const behind = lines.findIndex((line) => topIn(sheet, line) > bottom);
-    const last = behind < 0 ? lines.length : behind;
-    mark.setAttribute('y', Math.max(0, first) * pitch);
-    mark.setAttribute('height', Math.max(1, last - Math.max(0, first)) * pitch);
+    const first = firstBelow(sheet.scrollTop);
+    const last = firstBelow(sheet.scrollTop + sheet.clientHeight);
+    mark.setAttribute('y', first * pitch);
+    mark.setAttribute('height', Math.max(1, last - first) * pitch);
   };
   const jump = (event) => {
     const box = svg.getBoundingClientRect();
     const share = Math.min(1, Math.max(0, (event.clientY - box.top) / box.height));
-    const line = lines[Math.min(lines.length - 1, Math.floor(share * lines.length))];
-    sheet.scrollTop = topIn(sheet, line) - sheet.clientHeight / 3;
+    const number = Math.min(count, 1 + Math.floor(share * count));
+    const line = document.getElementById(`line-${number}`);
+    sheet.scrollTop = line ? topIn(sheet, line) - sheet.clientHeight / 3 : share * sheet.scrollHeight;
   };
   spine.addEventListener('pointerdown', (event) => {
     spine.setPointerCapture(event.pointerId);

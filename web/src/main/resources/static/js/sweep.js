@@ -6,10 +6,12 @@ export function attachSweep(root, { changed, chosen }) {
   const lineOf = (event) => event.target.closest?.('.sheet-line');
   const choose = (from, to) => {
     const [low, high] = from < to ? [from, to] : [to, from];
-    sheet.querySelectorAll('.sheet-line').forEach((line) => {
-      const number = Number(line.dataset.line);
-      line.classList.toggle('is-swept', number >= low && number <= high);
+    [...sheet.getElementsByClassName('is-swept')].forEach((line) => {
+      if (line.dataset.line < low || line.dataset.line > high) line.classList.remove('is-swept');
     });
+    for (let number = low; number <= high; number += 1) {
+      document.getElementById(`line-${number}`)?.classList.add('is-swept');
+    }
     changed();
   };
 
@@ -31,7 +33,7 @@ export function attachSweep(root, { changed, chosen }) {
     if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
     event.preventDefault();
     const swept = sweptLines(root);
-    const count = sheet.querySelectorAll('.sheet-line').length;
+    const count = sheet.getElementsByClassName('sheet-line').length;
     const edge = event.key === 'ArrowDown' ? (swept.at(-1) ?? 0) + 1 : (swept[0] ?? 2) - 1;
     const next = Math.min(count, Math.max(1, edge));
     if (!event.shiftKey || start === 0) start = next;
@@ -43,9 +45,9 @@ export function attachSweep(root, { changed, chosen }) {
 }
 
 export function sweptLines(root) {
-  return [...root.querySelectorAll('.sheet-line.is-swept')].map((line) => Number(line.dataset.line));
+  return [...root.getElementsByClassName('is-swept')].map((line) => Number(line.dataset.line));
 }
 
 export function clearSweep(root) {
-  root.querySelectorAll('.is-swept').forEach((line) => line.classList.remove('is-swept'));
+  [...root.getElementsByClassName('is-swept')].forEach((line) => line.classList.remove('is-swept'));
 }

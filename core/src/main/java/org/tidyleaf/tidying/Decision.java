@@ -211,11 +211,20 @@ public sealed interface Decision {
         }
     }
 
-    /** A snag looked at and found to be none. */
-    record Dismiss(String snag, int line) implements Decision {
+    /**
+     * A snag looked at and found to be none.
+     *
+     * @param reason why, in the teacher's words, or empty
+     */
+    record Dismiss(String snag, int line, String reason) implements Decision {
+        public Dismiss {
+            // Decisions stored before there were reasons have none.
+            reason = reason == null ? "" : reason;
+        }
+
         @Override
         public String inWords() {
-            return "snag dismissed";
+            return reason.isEmpty() ? "snag dismissed" : "snag dismissed: " + reason;
         }
     }
 

@@ -2,15 +2,15 @@ package org.tidyleaf.tidying;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.reading.Pins;
-import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Reader;
 import org.tidyleaf.reading.Reading;
 import org.tidyleaf.reading.Snag;
@@ -54,15 +54,19 @@ public final class Tidying {
     }
 
     private static List<Tidied.OpenSnag> snags(Reading reading, Quiz quiz, Decisions decisions) {
-        Set<String> present = new HashSet<>();
-        quiz.questions().forEach(question -> present.add(question.id()));
+        Map<String, Question> present = new HashMap<>();
+        quiz.questions().forEach(question -> present.put(question.id(), question));
+        Map<String, Integer> lines = new HashMap<>();
+        reading.questions()
+                .forEach(read ->
+                        lines.put(read.question().id(), read.stem().get(0).line()));
         List<Tidied.OpenSnag> open = new ArrayList<>();
         for (Snag snag : reading.snags()) {
             String id = snag.question() == 0
                     ? ""
                     : reading.questions().get(snag.question() - 1).question().id();
-            boolean gone = !id.isEmpty() && !present.contains(id);
-            boolean mended = !id.isEmpty() && !gone && !Repairs.holds(snag, question(quiz, id));
+            boolean gone = !id.isEmpty() && !present.containsKey(id);
+            boolean mended = !id.isEmpty() && !gone && !Repairs.holds(snag, present.get(id));
             mended |= snag.kind().equals("points-total") && Repairs.totalFits(reading, quiz, snag);
             if (!gone && !mended && !OF_KEYS.contains(snag.kind()) && !isSettled(snag, id, decisions)) {
                 open.add(new Tidied.OpenSnag(
@@ -70,8 +74,10 @@ public final class Tidying {
             }
         }
         for (Question question : quiz.questions()) {
-            blocker(reading, question).ifPresent(open::add);
-            Repairs.paperWording(question, line(reading, question))
+            // One made by hand stands at the source's beginning.
+            int line = lines.getOrDefault(question.id(), 1);
+            blocker(reading, question, line).ifPresent(open::add);
+            Repairs.paperWording(question, line)
                     .filter(snag -> !isDismissed(snag.kind(), snag.line(), decisions))
                     .ifPresent(open::add);
         }
@@ -84,25 +90,7 @@ public final class Tidying {
         return open;
     }
 
-    private static Question question(Quiz quiz, String id) {
-        return quiz.questions().stream()
-                .filter(question -> question.id().equals(id))
-                .findFirst()
-                .orElseThrow();
-    }
-
-    /** Where a question stands in the source; one made by hand stands at its beginning. */
-    private static int line(Reading reading, Question question) {
-        return reading.questions().stream()
-                .filter(read -> read.question().id().equals(question.id()))
-                .map(ReadQuestion::stem)
-                .map(stem -> stem.get(0).line())
-                .findFirst()
-                .orElse(1);
-    }
-
-    private static Optional<Tidied.OpenSnag> blocker(Reading reading, Question question) {
-        int line = line(reading, question);
+    private static Optional<Tidied.OpenSnag> blocker(Reading reading, Question question, int line) {
         if (question.isKeyed()) {
             return Optional.empty();
         }

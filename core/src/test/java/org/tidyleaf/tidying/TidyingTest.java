@@ -123,7 +123,7 @@ class TidyingTest {
                 new Decision.SetPoints("q1", new BigDecimal("1.5")),
                 new Decision.Delete("q1"),
                 new Decision.Rename("t"),
-                new Decision.Dismiss("option-gap", 4),
+                new Decision.Dismiss("option-gap", 4, ""),
                 new Decision.Undo(),
                 new Decision.Redo()));
         all.add(new Decision.Several(List.copyOf(all)));

@@ -81,8 +81,8 @@ class ReviewDeskTest {
 
     private void menu(int place, String item) {
         card(place).click();
-        card(place).locator(".card-menu summary").click();
-        card(place).locator(".card-menu-list >> text=" + item).click();
+        card(place).locator("[data-more]").click();
+        teacher.locator("[data-menu] >> text=" + item).click();
     }
 
     private static void looks(Page page) {

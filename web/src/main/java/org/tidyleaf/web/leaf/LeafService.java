@@ -171,6 +171,25 @@ public class LeafService {
         return open(leaf);
     }
 
+    /**
+     * The leaf as it stood after so many decisions.
+     *
+     * @param count below 0 or beyond what there are, the leaf as it stands now
+     */
+    @Transactional(readOnly = true)
+    public OpenLeaf openAt(UUID owner, UUID id, int count) {
+        OpenLeaf now = open(owner, id);
+        if (count < 0 || count >= now.decisionCount()) {
+            return now;
+        }
+        Decisions then = new Decisions(decisions.ofLeaf(id).stream()
+                .limit(count)
+                .map(row -> StoredJson.read(row.content, Decision.class))
+                .toList());
+        Tidied tidied = Tidying.apply(now.source(), then, Optional.of(now.tidied()));
+        return new OpenLeaf(id, now.fileName(), now.touchedAt(), now.source(), then, count, tidied);
+    }
+
     private OpenLeaf open(LeafEntity leaf) {
         if (leaf.source == null) {
             throw new NoSuchLeafException(leaf.id);

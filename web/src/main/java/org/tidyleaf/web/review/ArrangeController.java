@@ -1,23 +1,19 @@
 package org.tidyleaf.web.review;
 
-import java.util.UUID;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.tidying.Decision;
-import org.tidyleaf.web.account.Teacher;
 
-/** Whole questions, sections and passages: added by hand, copied, moved, joined, changed. Each answers with the workspace. */
+/** Whole questions, sections and passages: added by hand, copied, moved, joined, changed. Each answers with what changed. */
 @Controller
 @RequestMapping("/leaf/{id}")
 class ArrangeController {
-    private static final String WORKSPACE = "review/workspace :: workspace";
-
     private final ReviewService reviews;
 
     ArrangeController(ReviewService reviews) {
@@ -27,38 +23,28 @@ class ArrangeController {
     /** @param after the question to stand behind; empty for the first place */
     @PostMapping("/add")
     String add(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
+            @ModelAttribute("at") At at,
             @RequestParam(defaultValue = "") String after,
             @RequestParam(defaultValue = "single-choice") String type,
             Model model) {
         QuestionType wanted = QuestionType.labelled(type).orElse(QuestionType.SINGLE_CHOICE);
-        model.addAttribute("page", reviews.add(teacher.id(), id, after, wanted));
-        return WORKSPACE;
+        return reviews.add(at, after, wanted).in(model);
     }
 
     @PostMapping("/section")
     String section(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
+            @ModelAttribute("at") At at,
             @RequestParam int place,
             @RequestParam String title,
             @RequestParam(defaultValue = "") String instructions,
             Model model) {
         Decision edit = new Decision.EditSection(place, title.strip(), plain(instructions));
-        model.addAttribute("page", reviews.decide(teacher.id(), id, edit));
-        return WORKSPACE;
+        return reviews.decide(at, edit).in(model);
     }
 
     @PostMapping("/passage")
-    String passage(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @RequestParam int place,
-            @RequestParam String text,
-            Model model) {
-        model.addAttribute("page", reviews.decide(teacher.id(), id, new Decision.EditPassage(place, plain(text))));
-        return WORKSPACE;
+    String passage(@ModelAttribute("at") At at, @RequestParam int place, @RequestParam String text, Model model) {
+        return reviews.decide(at, new Decision.EditPassage(place, plain(text))).in(model);
     }
 
     /** Browsers send line ends as two characters. */
@@ -67,33 +53,17 @@ class ArrangeController {
     }
 
     @PostMapping("/question/{question}/copy")
-    String copy(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @PathVariable String question,
-            Model model) {
-        model.addAttribute("page", reviews.copy(teacher.id(), id, question));
-        return WORKSPACE;
+    String copy(@ModelAttribute("at") At at, @PathVariable String question, Model model) {
+        return reviews.copy(at, question).in(model);
     }
 
     @PostMapping("/question/{question}/move")
-    String move(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @PathVariable String question,
-            @RequestParam int by,
-            Model model) {
-        model.addAttribute("page", reviews.decide(teacher.id(), id, new Decision.Move(question, by)));
-        return WORKSPACE;
+    String move(@ModelAttribute("at") At at, @PathVariable String question, @RequestParam int by, Model model) {
+        return reviews.decide(at, new Decision.Move(question, by)).in(model);
     }
 
     @PostMapping("/question/{question}/merge")
-    String merge(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @PathVariable String question,
-            Model model) {
-        model.addAttribute("page", reviews.decide(teacher.id(), id, new Decision.Merge(question)));
-        return WORKSPACE;
+    String merge(@ModelAttribute("at") At at, @PathVariable String question, Model model) {
+        return reviews.decide(at, new Decision.Merge(question)).in(model);
     }
 }

@@ -1,7 +1,9 @@
 package org.tidyleaf.web.review;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -17,13 +19,13 @@ import org.tidyleaf.reading.Wording;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.tidying.Advice;
 import org.tidyleaf.tidying.Tidied;
+import org.tidyleaf.web.leaf.OpenLeaf;
 import org.tidyleaf.web.page.ProseHtml;
 import org.tidyleaf.web.page.TypeWords;
 
 /**
  * A question beside its source.
  *
- * @param place 1-based
  * @param number the printed one, or its place
  * @param section the heading to show above it, or empty
  * @param sectionPlace 0-based, -1 where it belongs to none; {@code passagePlace} likewise
@@ -36,7 +38,6 @@ import org.tidyleaf.web.page.TypeWords;
  */
 record QuestionCard(
         String id,
-        int place,
         String number,
         String type,
         String typeWords,
@@ -81,41 +82,74 @@ record QuestionCard(
         return type.equals("extended-text");
     }
 
-    static List<QuestionCard> of(Tidied tidied, ProseHtml html) {
+    /** The cards of all questions; those of questions that did not change since an earlier state are taken from there. */
+    static List<QuestionCard> of(Tidied tidied, ProseHtml html, Optional<ReviewState> earlier) {
+        Map<Question, QuestionCard> known = new IdentityHashMap<>();
+        earlier.map(ReviewState::leaf)
+                .map(OpenLeaf::tidied)
+                .filter(then -> then.reading() == tidied.reading()
+                        && then.quiz().sections().equals(tidied.quiz().sections())
+                        && then.quiz().stimuli().equals(tidied.quiz().stimuli()))
+                .ifPresent(then -> {
+                    for (int i = 0; i < then.quiz().questions().size(); i++) {
+                        known.put(
+                                then.quiz().questions().get(i),
+                                earlier.get().cards().get(i));
+                    }
+                });
+        Map<String, List<Tidied.OpenSnag>> snags =
+                tidied.snags().stream().collect(Collectors.groupingBy(Tidied.OpenSnag::question));
         List<QuestionCard> cards = new ArrayList<>();
         for (int i = 0; i < tidied.quiz().questions().size(); i++) {
-            cards.add(of(tidied, i, html));
+            Question question = tidied.quiz().questions().get(i);
+            List<Tidied.OpenSnag> own = snags.getOrDefault(question.id(), List.of());
+            QuestionCard before = known.get(question);
+            cards.add(before != null && before.stands(tidied.quiz(), i, own) ? before : of(tidied, i, html, own));
         }
         return cards;
     }
 
-    static Optional<QuestionCard> of(Tidied tidied, String id, ProseHtml html) {
-        List<Question> questions = tidied.quiz().questions();
-        for (int i = 0; i < questions.size(); i++) {
-            if (questions.get(i).id().equals(id)) {
-                return Optional.of(of(tidied, i, html));
-            }
-        }
-        return Optional.empty();
+    /** Whether the card still says the truth of an unchanged question: the same stands above it, the same snags are open. */
+    private boolean stands(Quiz quiz, int index, List<Tidied.OpenSnag> open) {
+        Particulars particulars = quiz.questions().get(index).particulars();
+        return snags.equals(open)
+                && !section.isEmpty()
+                        == (beginsSection(quiz, index)
+                                && !quiz.sections()
+                                        .get(particulars.section())
+                                        .title()
+                                        .isEmpty())
+                && !passage.isEmpty() == beginsPassage(quiz, index)
+                && number.equals(number(particulars, index));
     }
 
-    private static QuestionCard of(Tidied tidied, int index, ProseHtml html) {
+    private static String number(Particulars particulars, int index) {
+        return particulars.number().isEmpty() ? String.valueOf(index + 1) : particulars.number();
+    }
+
+    private static boolean beginsSection(Quiz quiz, int index) {
+        int section = quiz.questions().get(index).particulars().section();
+        return section >= 0
+                && (index == 0 || quiz.questions().get(index - 1).particulars().section() != section);
+    }
+
+    private static boolean beginsPassage(Quiz quiz, int index) {
+        int stimulus = quiz.questions().get(index).particulars().stimulus();
+        return stimulus >= 0
+                && (index == 0 || quiz.questions().get(index - 1).particulars().stimulus() != stimulus);
+    }
+
+    private static QuestionCard of(Tidied tidied, int index, ProseHtml html, List<Tidied.OpenSnag> snags) {
         Quiz quiz = tidied.quiz();
         Question question = quiz.questions().get(index);
         Particulars particulars = question.particulars();
-        Optional<Particulars> above = index == 0
-                ? Optional.empty()
-                : Optional.of(quiz.questions().get(index - 1).particulars());
         Optional<ReadQuestion> origin = tidied.origin(question.id());
-        boolean newSection = particulars.section() >= 0
-                && above.filter(a -> a.section() == particulars.section()).isEmpty();
-        boolean newPassage = particulars.stimulus() >= 0
-                && above.filter(a -> a.stimulus() == particulars.stimulus()).isEmpty();
+        boolean newSection = beginsSection(quiz, index);
+        boolean newPassage = beginsPassage(quiz, index);
         boolean choice = question instanceof ChoiceQuestion;
         return new QuestionCard(
                 question.id(),
-                index + 1,
-                particulars.number().isEmpty() ? String.valueOf(index + 1) : particulars.number(),
+                number(particulars, index),
                 question.type().label(),
                 TypeWords.of(question.type()),
                 newSection ? quiz.sections().get(particulars.section()).title() : "",
@@ -147,9 +181,7 @@ record QuestionCard(
                 origin.map(QuestionCard::evidence).orElse(""),
                 Advice.of(question),
                 choice && ((ChoiceQuestion) question).options().stream().anyMatch(Wording::refersToOthers),
-                tidied.snags().stream()
-                        .filter(s -> s.question().equals(question.id()))
-                        .toList(),
+                snags,
                 origin.map(read -> read.stem().get(0).line()).orElse(0));
     }
 

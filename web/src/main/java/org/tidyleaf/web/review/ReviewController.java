@@ -19,17 +19,17 @@ import org.tidyleaf.reading.Role;
 import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.web.account.Teacher;
 import org.tidyleaf.web.leaf.LeafService;
-import org.tidyleaf.web.leaf.OpenLeaf;
 import org.tidyleaf.web.page.Pictures;
-import org.tidyleaf.web.page.ProseHtml;
 
-/** The review: a change of one question answers with its card, a change of the reading with the whole workspace. */
+/**
+ * The review. The page comes with its first lines and cards, the others follow in blocks; a decision answers with the parts
+ * that changed.
+ */
 @Controller
 @RequestMapping("/leaf/{id}")
 class ReviewController {
-    private static final String WORKSPACE = "review/workspace :: workspace";
-    private static final String CARD = "review/card-changed :: cardChanged";
     private static final String FORM = "review/card-form :: cardForm";
+    private static final String OUTDATED = "review/card-form :: outdated";
 
     private final ReviewService reviews;
     private final LeafService leaves;
@@ -40,9 +40,35 @@ class ReviewController {
     }
 
     @GetMapping
-    String review(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, Model model) {
-        model.addAttribute("page", reviews.page(teacher.id(), id));
+    String review(@ModelAttribute("at") At at, Model model) {
+        model.addAttribute("page", reviews.page(at));
         return "review/review";
+    }
+
+    @GetMapping("/lines/{block}")
+    String lines(@ModelAttribute("at") At at, @PathVariable int block, Model model) {
+        model.addAttribute("lines", reviews.state(at).lines(block));
+        return "review/sheet :: lines";
+    }
+
+    @GetMapping("/boxes/{page}")
+    String boxes(@ModelAttribute("at") At at, @PathVariable int page, Model model) {
+        List<SheetPage> pages = reviews.state(at).pages();
+        model.addAttribute("sheet", pages.get(Math.min(page, pages.size() - 1)));
+        return "review/sheet :: boxes";
+    }
+
+    @GetMapping("/cards/{block}")
+    String cards(@ModelAttribute("at") At at, @PathVariable int block, Model model) {
+        model.addAttribute("page", reviews.page(at));
+        model.addAttribute("cards", reviews.state(at).cards(block));
+        return "review/question-card :: cards";
+    }
+
+    /** Asked every few seconds: what others did meanwhile, or nothing. */
+    @GetMapping("/news")
+    String news(@ModelAttribute("at") At at, Model model) {
+        return reviews.news(at).map(news -> news.in(model)).orElse("review/changes :: none");
     }
 
     @GetMapping("/figure/{figure}")
@@ -66,129 +92,88 @@ class ReviewController {
 
     @PostMapping("/pin")
     String pin(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
+            @ModelAttribute("at") At at,
             @RequestParam List<Integer> lines,
             @RequestParam Role role,
             @RequestParam(defaultValue = "false") boolean more,
             Model model) {
-        model.addAttribute("page", reviews.pin(teacher.id(), id, lines, role, more));
-        return WORKSPACE;
+        return reviews.pin(at, lines, role, more).in(model);
     }
 
     @PostMapping("/undo")
-    String undo(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, Model model) {
-        model.addAttribute("page", reviews.decide(teacher.id(), id, new Decision.Undo()));
-        return WORKSPACE;
+    String undo(@ModelAttribute("at") At at, Model model) {
+        return reviews.decide(at, new Decision.Undo()).in(model);
     }
 
     @PostMapping("/redo")
-    String redo(@AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, Model model) {
-        model.addAttribute("page", reviews.decide(teacher.id(), id, new Decision.Redo()));
-        return WORKSPACE;
-    }
-
-    @PostMapping("/points")
-    String allPoints(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @RequestParam BigDecimal points,
-            Model model) {
-        model.addAttribute("page", reviews.decide(teacher.id(), id, new Decision.SetAllPoints(points.abs())));
-        return WORKSPACE;
-    }
-
-    @PostMapping("/keys")
-    String keys(
-            @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @RequestParam String line, Model model) {
-        model.addAttribute("page", reviews.keys(teacher.id(), id, line));
-        return WORKSPACE;
+    String redo(@ModelAttribute("at") At at, Model model) {
+        return reviews.decide(at, new Decision.Redo()).in(model);
     }
 
     @PostMapping("/title")
-    String rename(
-            @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @RequestParam String title, Model model) {
-        model.addAttribute("page", reviews.rename(teacher.id(), id, title.strip()));
-        return WORKSPACE;
+    String rename(@ModelAttribute("at") At at, @RequestParam String title, Model model) {
+        return reviews.rename(at, title.strip()).in(model);
     }
 
+    /** @param reason why it is none, in the teacher's words, or empty */
     @PostMapping("/dismiss")
     String dismiss(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
+            @ModelAttribute("at") At at,
             @RequestParam String kind,
             @RequestParam int line,
+            @RequestParam(defaultValue = "") String reason,
             Model model) {
-        model.addAttribute("page", reviews.decide(teacher.id(), id, new Decision.Dismiss(kind, line)));
-        return WORKSPACE;
+        return reviews.decide(at, new Decision.Dismiss(kind, line, reason.strip()))
+                .in(model);
     }
 
     @PostMapping("/question/{question}/delete")
-    String delete(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @PathVariable String question,
-            Model model) {
-        model.addAttribute("page", reviews.decide(teacher.id(), id, new Decision.Delete(question)));
-        return WORKSPACE;
+    String delete(@ModelAttribute("at") At at, @PathVariable String question, Model model) {
+        return reviews.decide(at, new Decision.Delete(question)).in(model);
     }
 
+    /** The card in place of its form. */
     @GetMapping("/question/{question}")
-    String card(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @PathVariable String question,
-            Model model) {
-        changed(reviews.open(teacher.id(), id), question, model);
-        return CARD;
+    String card(@ModelAttribute("at") At at, @PathVariable String question, Model model) {
+        show(at, question, model);
+        return "review/question-card :: card";
     }
 
     @GetMapping("/question/{question}/form")
-    String form(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @PathVariable String question,
-            Model model) {
-        changed(reviews.open(teacher.id(), id), question, model);
+    String form(@ModelAttribute("at") At at, @PathVariable String question, Model model) {
+        show(at, question, model);
         return FORM;
     }
 
+    private void show(At at, String question, Model model) {
+        model.addAttribute("page", reviews.page(at));
+        reviews.card(at, question).ifPresent(card -> model.addAttribute("card", card));
+    }
+
+    /** @param opened how many decisions there were when the form was opened */
     @PostMapping("/question/{question}")
     String edit(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
+            @ModelAttribute("at") At at,
             @PathVariable String question,
             @ModelAttribute CardForm form,
+            @RequestParam(defaultValue = "-1") int opened,
             Model model) {
-        changed(reviews.edit(teacher.id(), id, question, form), question, model);
-        return CARD;
+        if (reviews.isOutdated(at, question, opened)) {
+            show(at, question, model);
+            model.addAttribute("typed", form);
+            return OUTDATED;
+        }
+        return reviews.edit(at, question, form).in(model);
     }
 
     @PostMapping("/question/{question}/key")
-    String key(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @PathVariable String question,
-            @RequestParam int option,
-            Model model) {
-        changed(reviews.toggleKey(teacher.id(), id, question, option), question, model);
-        return CARD;
+    String key(@ModelAttribute("at") At at, @PathVariable String question, @RequestParam int option, Model model) {
+        return reviews.toggleKey(at, question, option).in(model);
     }
 
     @PostMapping("/question/{question}/points")
     String points(
-            @AuthenticationPrincipal Teacher teacher,
-            @PathVariable UUID id,
-            @PathVariable String question,
-            @RequestParam BigDecimal points,
-            Model model) {
-        changed(reviews.points(teacher.id(), id, question, points.abs()), question, model);
-        return CARD;
-    }
-
-    private static void changed(OpenLeaf leaf, String question, Model model) {
-        model.addAttribute("page", ReviewPage.aroundCard(leaf));
-        QuestionCard.of(leaf.tidied(), question, new ProseHtml(ReviewPage.figures(leaf.id())))
-                .ifPresent(card -> model.addAttribute("card", card));
+            @ModelAttribute("at") At at, @PathVariable String question, @RequestParam BigDecimal points, Model model) {
+        return reviews.points(at, question, points.abs()).in(model);
     }
 }

@@ -8,76 +8,105 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.tidying.Tidied;
-import org.tidyleaf.web.leaf.OpenLeaf;
-import org.tidyleaf.web.page.ProseHtml;
 
 /**
  * All that the review shows.
  *
- * @param pages its pages where the source was printed on pages, else none
- * @param loose snags that belong to no single question
  * @param notice what the last decision did, or empty
- * @param undo what undo would take back, or empty
- * @param redo what redo would bring back, or empty
+ * @param others lines that are read otherwise because of it
  */
-record ReviewPage(
-        UUID id,
-        String title,
-        String fileName,
-        String savedAt,
-        Tally tally,
-        List<SheetLine> lines,
-        List<SheetPage> pages,
-        List<QuestionCard> cards,
-        List<Tidied.OpenSnag> loose,
-        String notice,
-        String undo,
-        String redo) {
+record ReviewPage(ReviewState state, String notice, List<SheetLine> others) {
 
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+
+    /** Pages that come with their boxes at once. */
+    private static final int BOXED_AT_ONCE = 2;
+
+    public UUID id() {
+        return state.leaf().id();
+    }
+
+    public String title() {
+        return state.leaf().tidied().quiz().title();
+    }
+
+    public String fileName() {
+        return state.leaf().fileName();
+    }
+
+    /** How many decisions it holds. */
+    public int seen() {
+        return state.leaf().decisionCount();
+    }
+
+    public String savedAt() {
+        return TIME.format(state.leaf().touchedAt().atZone(ZoneId.systemDefault()));
+    }
+
+    public Tally tally() {
+        return Tally.of(state.leaf().tidied());
+    }
+
+    /** Its pages where the source was printed on pages, else none. */
+    public List<SheetPage> pages() {
+        return state.pages();
+    }
+
+    public boolean boxedAtOnce(SheetPage page) {
+        return page.number() < BOXED_AT_ONCE;
+    }
+
+    public List<SheetLine> lines() {
+        return state.lines(0);
+    }
+
+    public List<Integer> lineBlocks() {
+        return state.lineBlocks();
+    }
+
+    public List<QuestionCard> cards() {
+        return state.cards(0);
+    }
+
+    public List<Integer> cardBlocks() {
+        return state.cardBlocks();
+    }
+
+    /** The id of the last question, or empty. */
+    public String last() {
+        return state.cards().isEmpty()
+                ? ""
+                : state.cards().get(state.cards().size() - 1).id();
+    }
+
+    /** Snags that belong to no single question. */
+    public List<Tidied.OpenSnag> loose() {
+        return state.leaf().tidied().snags().stream()
+                .filter(snag -> snag.question().isEmpty())
+                .toList();
+    }
+
+    /** What undo would take back, or empty. */
+    public String undo() {
+        return state.leaf().decisions().last().map(Decision::inWords).orElse("");
+    }
+
+    /** What redo would bring back, or empty. */
+    public String redo() {
+        return state.leaf().decisions().undone().map(Decision::inWords).orElse("");
+    }
 
     public String sign(String tag, String letter) {
         return RoleSign.svg(tag, letter);
     }
 
     public String spineBars() {
-        return lines.stream().map(SheetLine::bar).collect(Collectors.joining());
+        return state.lines().stream()
+                .map(line -> "<g id=\"bar-" + line.number() + "\">" + line.bar() + "</g>")
+                .collect(Collectors.joining());
     }
 
     public int spineHeight() {
-        return Math.max(1, lines.size() * SheetLine.PITCH);
-    }
-
-    /** What a change of one card shows besides it: the tally and the steps. */
-    static ReviewPage aroundCard(OpenLeaf leaf) {
-        return page(leaf, "", List.of(), List.of());
-    }
-
-    static ReviewPage of(OpenLeaf leaf, String notice) {
-        String figures = figures(leaf.id());
-        List<SheetLine> lines = SheetLine.of(leaf.source(), leaf.tidied(), figures);
-        return page(leaf, notice, lines, QuestionCard.of(leaf.tidied(), new ProseHtml(figures)));
-    }
-
-    private static ReviewPage page(OpenLeaf leaf, String notice, List<SheetLine> lines, List<QuestionCard> cards) {
-        return new ReviewPage(
-                leaf.id(),
-                leaf.tidied().quiz().title(),
-                leaf.fileName(),
-                TIME.format(leaf.touchedAt().atZone(ZoneId.systemDefault())),
-                Tally.of(leaf.tidied()),
-                lines,
-                SheetPage.of(leaf.source(), lines),
-                cards,
-                leaf.tidied().snags().stream()
-                        .filter(snag -> snag.question().isEmpty())
-                        .toList(),
-                notice,
-                leaf.decisions().last().map(Decision::inWords).orElse(""),
-                leaf.decisions().undone().map(Decision::inWords).orElse(""));
-    }
-
-    static String figures(UUID leaf) {
-        return "/leaf/" + leaf + "/figure/";
+        return Math.max(1, state.lines().size() * SheetLine.PITCH);
     }
 }

@@ -1,12 +1,15 @@
 package org.tidyleaf.web.review;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.util.ConcurrentReferenceHashMap;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Question;
@@ -17,6 +20,7 @@ import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.tidying.KeyLine;
 import org.tidyleaf.tidying.Tidied;
 import org.tidyleaf.web.leaf.LeafService;
+import org.tidyleaf.web.leaf.MadeDecision;
 import org.tidyleaf.web.leaf.OpenLeaf;
 
 /** Corrections made on the review page, each one decision. */
@@ -24,74 +28,123 @@ import org.tidyleaf.web.leaf.OpenLeaf;
 class ReviewService {
     private final LeafService leaves;
 
+    /** States shown lately, forgotten when memory runs short: what was worked out for one request serves the next. */
+    private final Map<UUID, ReviewState> states = new ConcurrentReferenceHashMap<>();
+
     ReviewService(LeafService leaves) {
         this.leaves = leaves;
     }
 
-    ReviewPage page(UUID owner, UUID leaf) {
-        return ReviewPage.of(leaves.open(owner, leaf), "");
+    ReviewPage page(At at) {
+        return new ReviewPage(state(leaves.open(at.owner(), at.leaf())), "", List.of());
+    }
+
+    ReviewState state(At at) {
+        return state(leaves.open(at.owner(), at.leaf()));
+    }
+
+    private ReviewState state(OpenLeaf leaf) {
+        ReviewState known = states.get(leaf.id());
+        if (known == null || known.leaf() != leaf) {
+            known = ReviewState.of(leaf, Optional.ofNullable(known));
+            states.put(leaf.id(), known);
+        }
+        return known;
+    }
+
+    /** What the browser shows now. */
+    private ReviewState shown(At at) {
+        return state(leaves.openAt(at.owner(), at.leaf(), at.seen()));
     }
 
     /** Decides and tells what changed. */
-    ReviewPage decide(UUID owner, UUID leaf, Decision decision) {
-        return ReviewPage.of(leaves.decide(owner, leaf, decision), capital(decision.inWords()) + ".");
+    Reviewed decide(At at, Decision decision) {
+        return decide(at, decision, capital(decision.inWords()) + ".");
+    }
+
+    Reviewed decide(At at, Decision decision, String notice) {
+        ReviewState before = shown(at);
+        return reviewed(before, leaves.decide(at.owner(), at.leaf(), decision), notice, Set.of());
+    }
+
+    /** Nothing is decided; what others did meanwhile is shown. */
+    Reviewed say(At at, String notice) {
+        return reviewed(shown(at), leaves.open(at.owner(), at.leaf()), notice, Set.of());
+    }
+
+    private Reviewed reviewed(ReviewState before, OpenLeaf after, String notice, Set<String> anyway) {
+        ReviewState now = state(after);
+        return new Reviewed(new ReviewPage(now, notice, List.of()), ReviewChanges.between(before, now, anyway));
+    }
+
+    /** What others decided since the browser's state; empty where nobody did. */
+    Optional<Reviewed> news(At at) {
+        OpenLeaf now = leaves.open(at.owner(), at.leaf());
+        if (at.seen() < 0 || at.seen() >= now.decisionCount()) {
+            return Optional.empty();
+        }
+        MadeDecision last = leaves.history(at.owner(), at.leaf()).get(0);
+        return Optional.of(
+                say(at, last.author() + ", elsewhere: " + last.decision().inWords() + "."));
     }
 
     /** Adds a question by hand; its id is named after the decision that made it. */
-    ReviewPage add(UUID owner, UUID leaf, String after, QuestionType type) {
-        OpenLeaf open = leaves.open(owner, leaf);
-        return decide(owner, leaf, new Decision.Add("n" + (open.decisionCount() + 1), after, type));
+    Reviewed add(At at, String after, QuestionType type) {
+        OpenLeaf open = leaves.open(at.owner(), at.leaf());
+        return decide(at, new Decision.Add("n" + (open.decisionCount() + 1), after, type));
     }
 
-    ReviewPage copy(UUID owner, UUID leaf, String question) {
-        OpenLeaf open = leaves.open(owner, leaf);
-        return decide(owner, leaf, new Decision.Duplicate(question, "n" + (open.decisionCount() + 1)));
+    Reviewed copy(At at, String question) {
+        OpenLeaf open = leaves.open(at.owner(), at.leaf());
+        return decide(at, new Decision.Duplicate(question, "n" + (open.decisionCount() + 1)));
     }
 
     /** Sets all keys of a typed line at once, and tells how many it set. */
-    ReviewPage keys(UUID owner, UUID leaf, String line) {
-        OpenLeaf open = leaves.open(owner, leaf);
+    Reviewed keys(At at, String line) {
+        OpenLeaf open = leaves.open(at.owner(), at.leaf());
         List<Decision> decisions = KeyLine.decisions(line, open.tidied().quiz());
         if (decisions.isEmpty()) {
-            return ReviewPage.of(open, "No key was set: write a letter for each question, or 1b 2d.");
+            return say(at, "No key was set: write a letter for each question, or 1b 2d.");
         }
         String set = decisions.size() == 1 ? "1 key set." : decisions.size() + " keys set.";
-        return ReviewPage.of(leaves.decide(owner, leaf, new Decision.Several(decisions)), set);
+        return decide(at, new Decision.Several(decisions), set);
     }
 
-    /** Pins lines, and tells how many others were understood differently because of it. */
-    ReviewPage pin(UUID owner, UUID leaf, List<Integer> lines, Role role, boolean more) {
-        Tidied before = leaves.open(owner, leaf).tidied();
+    /** Pins lines, and tells which others were understood differently because of it. */
+    Reviewed pin(At at, List<Integer> lines, Role role, boolean more) {
+        Tidied before = leaves.open(at.owner(), at.leaf()).tidied();
         List<Integer> known = lines.stream()
                 .filter(line -> line >= 1 && line <= before.reading().ledger().size())
                 .toList();
-        Decision pin = new Decision.PinLines(known, role, more);
-        OpenLeaf after = leaves.decide(owner, leaf, pin);
-        int others = othersChanged(before, after.tidied(), known);
-        String also =
-                others == 0 ? "" : " " + others + " more " + (others == 1 ? "line" : "lines") + " read differently.";
-        return ReviewPage.of(after, capital(pin.inWords()) + "." + also);
+        Reviewed reviewed = decide(at, new Decision.PinLines(known, role, more));
+        ReviewState state = reviewed.page().state();
+        List<SheetLine> others = othersChanged(before, state.leaf().tidied(), known).stream()
+                .map(line -> state.lines().get(line - 1))
+                .toList();
+        return new Reviewed(new ReviewPage(state, reviewed.page().notice(), others), reviewed.changes());
     }
 
-    private static int othersChanged(Tidied before, Tidied after, List<Integer> pinned) {
-        int changed = 0;
+    private static List<Integer> othersChanged(Tidied before, Tidied after, List<Integer> pinned) {
+        List<Integer> changed = new ArrayList<>();
         for (int i = 0; i < before.reading().ledger().size(); i++) {
             Entry old = before.reading().ledger().get(i);
             Entry now = after.reading().ledger().get(i);
             boolean differs = old.role() != now.role() || old.more() != now.more();
-            changed += differs && !pinned.contains(old.line()) ? 1 : 0;
+            if (differs && !pinned.contains(old.line())) {
+                changed.add(old.line());
+            }
         }
         return changed;
     }
 
     /** Makes the option right, or no longer right; where only one can be, it takes the place of the other. */
-    OpenLeaf toggleKey(UUID owner, UUID leaf, String question, int option) {
-        OpenLeaf open = leaves.open(owner, leaf);
+    Reviewed toggleKey(At at, String question, int option) {
+        OpenLeaf open = leaves.open(at.owner(), at.leaf());
         Optional<Question> found = open.tidied().question(question);
         if (found.isEmpty()
                 || !(found.get() instanceof ChoiceQuestion choice)
                 || option >= choice.options().size()) {
-            return open;
+            return say(at, "");
         }
         Set<Integer> key = choice.takesSeveral() ? new HashSet<>(choice.key()) : new HashSet<>();
         boolean wasRight = choice.key().contains(option);
@@ -100,32 +153,44 @@ class ReviewService {
         } else {
             key.add(option);
         }
-        return leaves.decide(owner, leaf, new Decision.SetKey(question, key));
+        return decide(at, new Decision.SetKey(question, key), "");
     }
 
-    OpenLeaf edit(UUID owner, UUID leaf, String question, CardForm form) {
-        OpenLeaf open = leaves.open(owner, leaf);
+    /** What a form changed; its card is sent in any case, for the form stands in its place. */
+    Reviewed edit(At at, String question, CardForm form) {
+        ReviewState before = shown(at);
+        OpenLeaf open = leaves.open(at.owner(), at.leaf());
         Optional<Decision> changes = open.tidied().question(question).flatMap(form::changes);
-        return changes.isPresent() ? leaves.decide(owner, leaf, changes.get()) : open;
+        OpenLeaf after = changes.isPresent() ? leaves.decide(at.owner(), at.leaf(), changes.get()) : open;
+        return reviewed(before, after, "", Set.of(question));
     }
 
-    OpenLeaf open(UUID owner, UUID leaf) {
-        return leaves.open(owner, leaf);
+    /** Whether somebody changed the question since the form was opened. */
+    boolean isOutdated(At at, String question, int opened) {
+        Optional<Question> then =
+                leaves.openAt(at.owner(), at.leaf(), opened).tidied().question(question);
+        return !then.equals(leaves.open(at.owner(), at.leaf()).tidied().question(question));
     }
 
-    OpenLeaf points(UUID owner, UUID leaf, String question, BigDecimal points) {
-        OpenLeaf open = leaves.open(owner, leaf);
-        boolean same = open.tidied()
+    Optional<QuestionCard> card(At at, String question) {
+        return state(at).cards().stream()
+                .filter(card -> card.id().equals(question))
+                .findFirst();
+    }
+
+    Reviewed points(At at, String question, BigDecimal points) {
+        boolean same = leaves.open(at.owner(), at.leaf())
+                .tidied()
                 .question(question)
                 .filter(q -> Marker.most(q).compareTo(points) == 0)
                 .isPresent();
-        return same ? open : leaves.decide(owner, leaf, new Decision.SetPoints(question, points));
+        return same ? say(at, "") : decide(at, new Decision.SetPoints(question, points), "");
     }
 
-    ReviewPage rename(UUID owner, UUID leaf, String title) {
-        OpenLeaf open = leaves.open(owner, leaf);
+    Reviewed rename(At at, String title) {
+        OpenLeaf open = leaves.open(at.owner(), at.leaf());
         boolean same = title.isEmpty() || open.tidied().quiz().title().equals(title);
-        return same ? ReviewPage.of(open, "") : decide(owner, leaf, new Decision.Rename(title));
+        return same ? say(at, "") : decide(at, new Decision.Rename(title));
     }
 
     static String capital(String words) {

@@ -53,7 +53,7 @@ record SheetLine(
     }
 
     /** Its bar on the spine, and its snag's mark there. */
-    String bar() {
+    public String bar() {
         String bar = "<rect class=\"spine-bar spine-bar-" + tag + (doubtful ? " spine-bar-doubt" : "") + "\" x=\""
                 + (30 - barWidth() / 2) + "\" y=\"" + (y + 2) + "\" width=\"" + barWidth()
                 + "\" height=\"3.4\" rx=\"1\"/>";

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
@@ -26,30 +25,31 @@ import org.tidyleaf.web.leaf.OpenLeaf;
 @Service
 class WholeTestService {
     private final LeafService leaves;
+    private final ReviewService reviews;
     private final Intake intake;
 
-    WholeTestService(LeafService leaves, Intake intake) {
+    WholeTestService(LeafService leaves, ReviewService reviews, Intake intake) {
         this.leaves = leaves;
+        this.reviews = reviews;
         this.intake = intake;
     }
 
-    ReviewPage spread(UUID owner, UUID leaf, BigDecimal total, BigDecimal step) {
-        OpenLeaf open = leaves.open(owner, leaf);
+    Reviewed spread(At at, BigDecimal total, BigDecimal step) {
+        OpenLeaf open = leaves.open(at.owner(), at.leaf());
         List<Question> questions = open.tidied().quiz().questions();
         List<BigDecimal> shares = Spreading.shares(total, questions.size(), step);
         if (shares.isEmpty()) {
-            return ReviewPage.of(
-                    open,
+            return reviews.say(
+                    at,
                     total.toPlainString() + " points can't be shared out among " + questions.size()
                             + " questions in these steps. Take half points, or more of them.");
         }
-        OpenLeaf after = leaves.decide(owner, leaf, Spreading.decision(questions, shares));
-        return ReviewPage.of(after, total.toPlainString() + " points shared out.");
+        return reviews.decide(at, Spreading.decision(questions, shares), total.toPlainString() + " points shared out.");
     }
 
     /** Reads the key file beside the test and sets what it says; what was edited by hand and agrees is left alone. */
-    ReviewPage keyFile(UUID owner, UUID leaf, String name, byte[] bytes) {
-        OpenLeaf open = leaves.open(owner, leaf);
+    Reviewed keyFile(At at, String name, byte[] bytes) {
+        OpenLeaf open = leaves.open(at.owner(), at.leaf());
         try {
             Source key = intake.read(name, bytes);
             Reading keyed = new Reader().read(open.source(), open.tidied().pins(), Optional.of(key));
@@ -61,12 +61,12 @@ class WholeTestService {
                         .ifPresent(decisions::add);
             }
             if (decisions.isEmpty()) {
-                return ReviewPage.of(open, name + " says nothing new about these questions. Look at its numbers.");
+                return reviews.say(at, name + " says nothing new about these questions. Look at its numbers.");
             }
-            OpenLeaf after = leaves.decide(owner, leaf, new Decision.Several(decisions));
-            return ReviewPage.of(after, decisions.size() + " keys set from " + name + ".");
+            return reviews.decide(
+                    at, new Decision.Several(decisions), decisions.size() + " keys set from " + name + ".");
         } catch (IntakeException refused) {
-            return ReviewPage.of(open, String.valueOf(refused.getMessage()));
+            return reviews.say(at, String.valueOf(refused.getMessage()));
         }
     }
 
@@ -86,34 +86,32 @@ class WholeTestService {
         return said.equals(AnswerText.of(now)) ? Optional.empty() : Optional.of(new Decision.SetAnswer(now.id(), said));
     }
 
-    List<Replacing.Hit> hits(UUID owner, UUID leaf, String wanted, String with, boolean words) {
-        return Replacing.find(leaves.open(owner, leaf).tidied().quiz(), wanted, with, false, words);
+    List<Replacing.Hit> hits(At at, String wanted, String with, boolean words) {
+        return Replacing.find(leaves.open(at.owner(), at.leaf()).tidied().quiz(), wanted, with, false, words);
     }
 
-    ReviewPage replace(UUID owner, UUID leaf, String wanted, String with, boolean words) {
-        List<Replacing.Hit> hits = hits(owner, leaf, wanted, with, words);
+    Reviewed replace(At at, String wanted, String with, boolean words) {
+        List<Replacing.Hit> hits = hits(at, wanted, with, words);
         if (hits.isEmpty()) {
-            return ReviewPage.of(leaves.open(owner, leaf), "\u201c" + wanted + "\u201d stands nowhere.");
+            return reviews.say(at, "\u201c" + wanted + "\u201d stands nowhere.");
         }
         int count = hits.stream().mapToInt(Replacing.Hit::count).sum();
-        OpenLeaf after = leaves.decide(owner, leaf, Replacing.decision(hits));
-        return ReviewPage.of(after, count + (count == 1 ? " place changed." : " places changed."));
+        return reviews.decide(
+                at, Replacing.decision(hits), count + (count == 1 ? " place changed." : " places changed."));
     }
 
-    ReviewPage repair(UUID owner, UUID leaf, String kind, int line, int place) {
-        OpenLeaf open = leaves.open(owner, leaf);
+    Reviewed repair(At at, String kind, int line, int place) {
+        OpenLeaf open = leaves.open(at.owner(), at.leaf());
         Optional<Tidied.Repair> repair = open.tidied().snags().stream()
                 .filter(snag -> snag.kind().equals(kind) && snag.line() == line)
                 .filter(snag -> place >= 0 && place < snag.repairs().size())
                 .map(snag -> snag.repairs().get(place))
                 .findFirst();
-        return repair.map(found -> ReviewPage.of(
-                        leaves.decide(owner, leaf, found.decision()),
-                        ReviewService.capital(found.decision().inWords()) + "."))
-                .orElseGet(() -> ReviewPage.of(open, "That has been settled already."));
+        return repair.map(found -> reviews.decide(at, found.decision()))
+                .orElseGet(() -> reviews.say(at, "That has been settled already."));
     }
 
-    List<HistoryLine> history(UUID owner, UUID leaf) {
-        return HistoryLine.of(leaves.history(owner, leaf));
+    List<HistoryLine> history(At at) {
+        return HistoryLine.of(leaves.history(at.owner(), at.leaf()));
     }
 }
