@@ -7,10 +7,14 @@ import { attachMenu } from './menu.js';
 import { attachPanels } from './panels.js';
 import { fetchRest } from './rest.js';
 import { attachUnsent } from './unsent.js';
+import { attachWords, chosenWords, closeWords } from './words.js';
 import { attachSweep, sweptLines, clearSweep } from './sweep.js';
 
 const root = document.querySelector('[data-review]');
-const ROLE_KEYS = { s: 'STEM', o: 'OPTION', k: 'KEY', p: 'STIMULUS', h: 'SECTION', g: 'MORE', x: 'ASIDE' };
+const ROLE_KEYS = {
+  s: 'STEM', o: 'OPTION', k: 'KEY', p: 'STIMULUS', h: 'SECTION', g: 'MORE', x: 'ASIDE', a: 'FEEDBACK', t: 'HINT',
+  d: 'POINTS', i: 'INSTRUCTION', m: 'PAIR', b: 'WORDS', r: 'ROW', c: 'FIGURE', l: 'TITLE',
+};
 let focusedId = '';
 
 const part = (name) => root.querySelector(`[data-${name}]`);
@@ -83,21 +87,49 @@ function showLine(number) {
 }
 
 function pin(role) {
+  const words = chosenWords(root);
   const lines = sweptLines(root);
-  if (lines.length === 0) return;
-  const form = document.getElementById('pin-form');
-  form.elements.lines.value = lines.join(',');
-  form.elements.role.value = role === 'MORE' ? 'STEM' : role;
-  form.elements.more.value = role === 'MORE';
+  if (words && role !== 'MORE') {
+    send('words-form', { ...words, role });
+    closeWords(root, brushChanged);
+  } else if (lines.length > 0) {
+    send('pin-form', { lines: lines.join(','), role: role === 'MORE' ? 'STEM' : role, more: role === 'MORE' });
+  }
+  showMoreRoles(false);
+}
+
+function send(id, values) {
+  const form = document.getElementById(id);
+  Object.entries(values).forEach(([name, value]) => { form.elements[name].value = value; });
   form.dispatchEvent(new CustomEvent('pin'));
+}
+
+function openWords() {
+  const [line] = sweptLines(root);
+  if (!line) return;
+  const leaf = part('panes').parentElement.dataset.leaf;
+  htmx.ajax('GET', `/leaf/${leaf}/words/${line}`, { source: part('words'), target: '#words', swap: 'innerHTML' });
+}
+
+function showMoreRoles(shown) {
+  part('more-list').hidden = !shown;
+  part('more-roles').setAttribute('aria-expanded', String(shown));
 }
 
 function brushChanged() {
   const count = sweptLines(root).length;
-  [...root.getElementsByClassName('brush-role')].forEach((button) => { button.disabled = count === 0; });
-  part('brush-words').textContent = count === 0
-    ? 'Choose lines, then:'
-    : count === 1 ? '1 line is:' : `${count} lines are:`;
+  const words = chosenWords(root);
+  [...root.getElementsByClassName('brush-role')].forEach((button) => {
+    button.disabled = count === 0 || (words !== null && button.dataset.role === 'MORE');
+  });
+  part('open-words').disabled = count !== 1;
+  part('brush-words').textContent = sweptWords(count, words);
+}
+
+function sweptWords(count, words) {
+  if (words) return 'These words are:';
+  if (count === 0) return 'Choose lines, then:';
+  return count === 1 ? '1 line is:' : `${count} lines are:`;
 }
 
 function onKey(event) {
@@ -108,6 +140,7 @@ function onKey(event) {
   }
   const key = event.key.toLowerCase();
   if (ROLE_KEYS[key] && sweptLines(root).length > 0) pin(ROLE_KEYS[key]);
+  else if (key === 'w') openWords();
   else if (key === 'n') nextCard((card) => card.querySelector('[data-snag]'));
   else if (key === 'z') part('undo').click();
   else if (key === 'y') part('redo').click();
@@ -116,7 +149,7 @@ function onKey(event) {
   else if (key === 'j') step(1);
   else if (key === 'k') step(-1);
   else if (key === 'e') focused()?.querySelector('[data-edit]')?.click();
-  else if (key === 'escape') { clearSweep(root); brushChanged(); }
+  else if (key === 'escape') { clearSweep(root); showMoreRoles(false); closeWords(root, brushChanged); }
   else if (/^[1-9]$/.test(key)) focused()?.querySelectorAll('[data-key]')[Number(key) - 1]?.click();
   else return;
   event.preventDefault();
@@ -125,6 +158,8 @@ function onKey(event) {
 function onClick(event) {
   const role = event.target.closest('[data-role]');
   if (role) return pin(role.dataset.role);
+  if (event.target.closest('[data-open-words]')) return openWords();
+  showMoreRoles(Boolean(event.target.closest('[data-more-roles]')) && part('more-list').hidden);
   if (event.target.closest('[data-next-snag]')) { event.preventDefault(); return nextCard((c) => c.querySelector('[data-snag]')); }
   if (event.target.closest('[data-next-unkeyed]')) { event.preventDefault(); return nextCard((c) => c.dataset.keyed === 'false'); }
   const shown = event.target.closest('[data-show-line]');
@@ -143,6 +178,7 @@ function attachPanes() {
   followSpine(part('spine'), sheet);
   attachSweep(root, {
     changed: brushChanged,
+    words: openWords,
     chosen(line) {
       const card = cards().find((c) => c.dataset.question === line.dataset.question);
       if (card) focusCard(card, { scrollSheet: false });
@@ -153,6 +189,7 @@ function attachPanes() {
 const panels = attachPanels(root);
 attachOptions(root);
 attachUnsent(root);
+attachWords(root, { changed: brushChanged });
 attachMenu(root, (card, act) => {
   const base = `/leaf/${part('panes').parentElement.dataset.leaf}`;
   const path = act === 'below'

@@ -1,5 +1,5 @@
 // Chooses lines of the sheet by pressing and drawing over them, or with the arrow keys; htmx knows no selections.
-export function attachSweep(root, { changed, chosen }) {
+export function attachSweep(root, { changed, chosen, words }) {
   const sheet = root.querySelector('[data-sheet]');
   let start = 0;
 
@@ -19,6 +19,7 @@ export function attachSweep(root, { changed, chosen }) {
     const line = lineOf(event);
     if (!line || event.button !== 0) return;
     const number = Number(line.dataset.line);
+    root.querySelector('[data-words]').replaceChildren();
     if (!event.shiftKey || start === 0) start = number;
     choose(start, number);
     chosen(line);
@@ -28,6 +29,7 @@ export function attachSweep(root, { changed, chosen }) {
     const line = lineOf(event);
     if (line && sheet.dataset.sweeping && event.buttons === 1) choose(start, Number(line.dataset.line));
   });
+  sheet.addEventListener('dblclick', (event) => { if (lineOf(event)) words(); });
   window.addEventListener('pointerup', () => { delete sheet.dataset.sweeping; });
   sheet.addEventListener('keydown', (event) => {
     if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Segment;
 
 /**
  * What pins teach: a line pinned as a role makes lines that begin or look like it lean to the same role. Alike are
@@ -22,9 +23,7 @@ final class Lessons {
 
     Lessons(List<Cues> all, Pins pins) {
         for (Cues cues : all) {
-            pins.at(cues.line().number())
-                    .filter(pin -> teaches(cues, pin))
-                    .ifPresent(pin -> learned.put(likeness(cues), pin));
+            pins.at(cues.piece()).filter(pin -> teaches(cues, pin)).ifPresent(pin -> learned.put(likeness(cues), pin));
         }
     }
 
@@ -44,7 +43,8 @@ final class Lessons {
     /** Where the text behind the announcing word begins, if the line is like one that was pinned. */
     Optional<Integer> announcedText(Cues cues, Role role) {
         Pins.Pin pin = learned.get(likeness(cues));
-        Matcher matcher = FIRST_WORD.matcher(cues.line().text());
+        Segment place = cues.piece().segment();
+        Matcher matcher = FIRST_WORD.matcher(cues.line().text()).region(place.from(), place.to());
         boolean taught = pin != null && pin.role() == role && matcher.lookingAt();
         return taught ? Optional.of(matcher.end()) : Optional.empty();
     }

@@ -2,22 +2,44 @@ package org.tidyleaf.reading;
 
 import java.util.Map;
 import java.util.Optional;
+import org.tidyleaf.source.Segment;
 
 /**
- * The teacher's decisions about lines of the source; a reading obeys each and learns from it for lines like it.
+ * The teacher's decisions about lines of the source and about words in them; a reading obeys each and learns from it for
+ * lines like it.
  *
  * @param byLine at most one pin for each 1-based line number
+ * @param words parts of lines that have a role of their own; no two of them overlap
  */
-public record Pins(Map<Integer, Pin> byLine) {
+public record Pins(Map<Integer, Pin> byLine, Map<Segment, Role> words) {
 
     public static final Pins NONE = new Pins(Map.of());
 
     public Pins {
         byLine = Map.copyOf(byLine);
+        words = Map.copyOf(words);
     }
 
-    Optional<Pin> at(int line) {
-        return Optional.ofNullable(byLine.get(line));
+    public Pins(Map<Integer, Pin> byLine) {
+        this(byLine, Map.of());
+    }
+
+    /** What a piece is to be: pinned by its own words, or as the beginning of a pinned line. */
+    Optional<Pin> at(Piece piece) {
+        Segment place = piece.segment();
+        for (Map.Entry<Segment, Role> pinned : words.entrySet()) {
+            Segment part = pinned.getKey();
+            if (part.line() == place.line() && part.from() < place.to() && part.to() > place.from()) {
+                return Optional.of(new Pin(pinned.getValue(), false));
+            }
+        }
+        return piece.first() ? Optional.ofNullable(byLine.get(place.line())) : Optional.empty();
+    }
+
+    /** Whether anything is said about the line that a piece stands in. */
+    boolean concern(Piece piece) {
+        int line = piece.segment().line();
+        return byLine.containsKey(line) || words.keySet().stream().anyMatch(part -> part.line() == line);
     }
 
     /**

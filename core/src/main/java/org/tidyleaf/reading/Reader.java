@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.tidyleaf.source.Source;
 
 /**
@@ -25,14 +26,20 @@ public final class Reader {
 
     /** What a document shows before any pin; worth keeping where it is to be read again with other pins. */
     public Survey survey(Source source) {
-        return new Survey(source);
+        return new Survey(source, Set.of());
+    }
+
+    /** The same, where pins of words cut its lines otherwise. */
+    public Survey survey(Survey known, Pins pins) {
+        return known.fitting(pins);
     }
 
     public Reading read(Survey survey, Pins pins) {
         return read(survey, pins, Optional.empty());
     }
 
-    private Reading read(Survey survey, Pins pins, Optional<Source> key) {
+    private Reading read(Survey known, Pins pins, Optional<Source> key) {
+        Survey survey = known.fitting(pins);
         Source source = survey.source();
         Layouts layouts = survey.layouts();
         Lessons lessons = new Lessons(survey.cues(), pins);

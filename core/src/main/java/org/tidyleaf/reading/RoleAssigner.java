@@ -149,12 +149,12 @@ final class RoleAssigner {
 
     private List<Step> allowed(int index, Step from) {
         Optional<Step> settled = layouts.step(index, from);
-        if (settled.isPresent() && pins.at(all.get(index).line().number()).isEmpty()) {
+        if (settled.isPresent() && !pins.concern(all.get(index).piece())) {
             return List.of(settled.get());
         }
         List<Step> steps = possible(all.get(index), from);
-        Optional<Pins.Pin> pin = pins.at(all.get(index).line().number());
-        if (pin.isEmpty() || !all.get(index).piece().first()) {
+        Optional<Pins.Pin> pin = pins.at(all.get(index).piece());
+        if (pin.isEmpty()) {
             return steps;
         }
         List<Step> obeying =

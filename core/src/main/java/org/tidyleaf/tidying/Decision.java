@@ -8,6 +8,7 @@ import java.util.Set;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.reading.Role;
+import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Sorted;
 
 /** One thing the teacher decided. Questions are named by their id, lines by their 1-based number. */
@@ -15,6 +16,7 @@ import org.tidyleaf.source.Sorted;
 @JsonSubTypes({
     @JsonSubTypes.Type(value = Decision.Take.class, name = "take"),
     @JsonSubTypes.Type(value = Decision.PinLines.class, name = "pin-lines"),
+    @JsonSubTypes.Type(value = Decision.PinWords.class, name = "pin-words"),
     @JsonSubTypes.Type(value = Decision.EditStem.class, name = "edit-stem"),
     @JsonSubTypes.Type(value = Decision.EditOption.class, name = "edit-option"),
     @JsonSubTypes.Type(value = Decision.SetKey.class, name = "set-key"),
@@ -63,6 +65,14 @@ public sealed interface Decision {
                     + (more
                             ? " joined to the line above"
                             : role == Role.ASIDE ? " set aside" : " read as " + role.label());
+        }
+    }
+
+    /** A pin of words within a line. */
+    record PinWords(Segment words, Role role) implements Decision {
+        @Override
+        public String inWords() {
+            return "words of line " + words.line() + (role == Role.ASIDE ? " set aside" : " read as " + role.label());
         }
     }
 

@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.tidyleaf.reading.Pins;
+import org.tidyleaf.reading.Role;
+import org.tidyleaf.source.Segment;
 
 /** All decisions about one leaf in the order they were made, undone ones included. */
 public final class Decisions {
@@ -69,14 +71,23 @@ public final class Decisions {
         return undone;
     }
 
-    /** What the reader has to obey; the latest pin of a line holds. */
+    /** What the reader has to obey; the latest pin of a line or of words in it holds. */
     public Pins pins() {
-        Map<Integer, Pins.Pin> pins = new HashMap<>();
+        Map<Integer, Pins.Pin> lines = new HashMap<>();
+        Map<Segment, Role> words = new HashMap<>();
         for (Decision decision : inForce()) {
             if (decision instanceof Decision.PinLines pin) {
-                pin.lines().forEach(line -> pins.put(line, new Pins.Pin(pin.role(), pin.more())));
+                pin.lines().forEach(line -> lines.put(line, new Pins.Pin(pin.role(), pin.more())));
+                words.keySet().removeIf(part -> pin.lines().contains(part.line()));
+            } else if (decision instanceof Decision.PinWords pin) {
+                words.keySet().removeIf(part -> overlap(part, pin.words()));
+                words.put(pin.words(), pin.role());
             }
         }
-        return new Pins(pins);
+        return new Pins(lines, words);
+    }
+
+    private static boolean overlap(Segment one, Segment other) {
+        return one.line() == other.line() && one.from() < other.to() && other.from() < one.to();
     }
 }

@@ -42,10 +42,11 @@ public final class Tidying {
      */
     public static Tidied apply(Source source, Decisions decisions, Optional<Tidied> before) {
         Pins pins = decisions.pins();
-        Survey survey = before.map(Tidied::survey).orElseGet(() -> new Reader().survey(source));
+        Reader reader = new Reader();
+        Survey survey = reader.survey(before.map(Tidied::survey).orElseGet(() -> reader.survey(source)), pins);
         Reading reading = before.filter(earlier -> earlier.pins().equals(pins))
                 .map(Tidied::reading)
-                .orElseGet(() -> new Reader().read(survey, pins));
+                .orElseGet(() -> reader.read(survey, pins));
         Quiz quiz = reading.quiz();
         for (Decision decision : decisions.inForce()) {
             quiz = Editing.apply(quiz, decision);

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.tidyleaf.source.Layout;
 import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 
 /** Whatever stands in a document, and whatever is pinned, every line is in the ledger once and in order. */
@@ -74,7 +75,14 @@ class LedgerPropertyTest {
             Role role = Role.values()[random.nextInt(Role.values().length)];
             pins.put(1 + random.nextInt(count), new Pins.Pin(role, random.nextInt(4) == 0));
         }
-        Reading reading = new Reader().read(new Source("t", "txt", lines, List.of()), new Pins(pins));
+        Map<Segment, Role> words = new HashMap<>();
+        if (count > 0 && random.nextBoolean()) {
+            Line line = lines.get(random.nextInt(count));
+            int from = random.nextInt(line.text().length() + 1);
+            int to = from + random.nextInt(line.text().length() - from + 1);
+            words.put(new Segment(line.number(), from, to), Role.values()[random.nextInt(Role.values().length)]);
+        }
+        Reading reading = new Reader().read(new Source("t", "txt", lines, List.of()), new Pins(pins, words));
         assertThat(reading.ledger())
                 .extracting(Entry::line)
                 .isEqualTo(lines.stream().map(Line::number).toList());

@@ -16,6 +16,7 @@ import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.source.Segment;
 
 /** Habits of typed tests, one each; what is typed is seen in the test. */
 class ReaderTest {
@@ -219,6 +220,34 @@ class ReaderTest {
         assertThat(List.of(role(pinned, 4), role(pinned, 8), role(pinned, 12))).containsOnly(Role.KEY);
         assertThat(choice(pinned, 1).key()).isEqualTo(Set.of(1));
         assertThat(choice(pinned, 2).key()).isEqualTo(Set.of(0));
+    }
+
+    @Test
+    void pinnedWordsHaveARoleOfTheirOwnAndTeachTheirAnnouncement() {
+        String text = """
+                1. Which bee lays the eggs of a hive? Sol.: b
+                a) the drone
+                b) the queen
+                2. Which bee has no sting? Sol.: a
+                a) the drone
+                b) the worker
+                """;
+        assertThat(read(text).questions()).noneMatch(read -> read.question().isKeyed());
+        Pins words = new Pins(Map.of(), Map.of(new Segment(1, 38, 45), Role.KEY));
+        Reading pinned = read(text, words);
+        assertThat(choice(pinned, 0).particulars().stem().plain()).isEqualTo("Which bee lays the eggs of a hive?");
+        assertThat(choice(pinned, 0).key()).isEqualTo(Set.of(1));
+        assertThat(choice(pinned, 1).particulars().stem().plain()).isEqualTo("Which bee has no sting?");
+        assertThat(choice(pinned, 1).key()).isEqualTo(Set.of(0));
+    }
+
+    @Test
+    void aQuestionCanBeginWithinALine() {
+        String text = "1. How many legs has a bee? ____ How many wings has it? ____\n";
+        Pins words = new Pins(Map.of(), Map.of(new Segment(1, 33, 60), Role.STEM));
+        assertThat(read(text, words).questions())
+                .extracting(read -> read.question().particulars().stem().plain())
+                .containsExactly("How many legs has a bee?", "How many wings has it?");
     }
 
     @Test

@@ -18,6 +18,7 @@ import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.reading.Role;
+import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 
 class TidyingTest {
@@ -115,6 +116,7 @@ class TidyingTest {
     void everyDecisionIsStoredAndReadBackEqual() {
         List<Decision> all = new ArrayList<>(List.of(
                 new Decision.PinLines(List.of(1, 2), Role.KEY, false),
+                new Decision.PinWords(new Segment(1, 3, 9), Role.HINT),
                 new Decision.EditStem("q1", "x"),
                 new Decision.EditOption("q1", 0, "y"),
                 new Decision.SetKey("q1", Set.of(1)),

@@ -100,6 +100,25 @@ class ReviewController {
         return reviews.pin(at, lines, role, more).in(model);
     }
 
+    /** The words of a line, to choose some of. */
+    @GetMapping("/words/{line}")
+    String words(@ModelAttribute("at") At at, @PathVariable int line, Model model) {
+        model.addAttribute("line", line);
+        model.addAttribute("words", reviews.words(at, line));
+        return "review/words :: words";
+    }
+
+    @PostMapping("/pin-words")
+    String pinWords(
+            @ModelAttribute("at") At at,
+            @RequestParam int line,
+            @RequestParam int from,
+            @RequestParam int to,
+            @RequestParam Role role,
+            Model model) {
+        return reviews.pinWords(at, line, from, to, role).in(model);
+    }
+
     @PostMapping("/undo")
     String undo(@ModelAttribute("at") At at, Model model) {
         return reviews.decide(at, new Decision.Undo()).in(model);

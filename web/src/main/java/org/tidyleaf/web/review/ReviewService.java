@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Service;
 import org.springframework.util.ConcurrentReferenceHashMap;
 import org.tidyleaf.marking.Marker;
@@ -16,6 +17,8 @@ import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.reading.Entry;
 import org.tidyleaf.reading.Role;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
 import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.tidying.KeyLine;
 import org.tidyleaf.tidying.Tidied;
@@ -26,6 +29,8 @@ import org.tidyleaf.web.leaf.OpenLeaf;
 /** Corrections made on the review page, each one decision. */
 @Service
 class ReviewService {
+    private static final Pattern WORD = Pattern.compile("\\S+");
+
     private final LeafService leaves;
 
     /** States shown lately, forgotten when memory runs short: what was worked out for one request serves the next. */
@@ -116,13 +121,43 @@ class ReviewService {
         List<Integer> known = lines.stream()
                 .filter(line -> line >= 1 && line <= before.reading().ledger().size())
                 .toList();
-        Reviewed reviewed = decide(at, new Decision.PinLines(known, role, more));
+        return pinned(at, new Decision.PinLines(known, role, more), known);
+    }
+
+    /** The same for words within a line; what is no part of the line pins nothing. */
+    Reviewed pinWords(At at, int line, int from, int to, Role role) {
+        boolean within = words(at, line).stream().anyMatch(word -> word.from() == from)
+                && words(at, line).stream().anyMatch(word -> word.to() == to)
+                && from < to;
+        return within
+                ? pinned(at, new Decision.PinWords(new Segment(line, from, to), role), List.of(line))
+                : say(at, "");
+    }
+
+    private Reviewed pinned(At at, Decision pin, List<Integer> own) {
+        Tidied before = leaves.open(at.owner(), at.leaf()).tidied();
+        Reviewed reviewed = decide(at, pin);
         ReviewState state = reviewed.page().state();
-        List<SheetLine> others = othersChanged(before, state.leaf().tidied(), known).stream()
+        List<SheetLine> others = othersChanged(before, state.leaf().tidied(), own).stream()
                 .map(line -> state.lines().get(line - 1))
                 .toList();
         return new Reviewed(new ReviewPage(state, reviewed.page().notice(), others), reviewed.changes());
     }
+
+    /** The words of a line with their places in it; none where there is no such line. */
+    List<Word> words(At at, int line) {
+        Source source = leaves.open(at.owner(), at.leaf()).source();
+        if (line < 1 || line > source.lines().size()) {
+            return List.of();
+        }
+        return WORD.matcher(source.line(line).text())
+                .results()
+                .map(word -> new Word(word.group(), word.start(), word.end()))
+                .toList();
+    }
+
+    /** Part of a line, in UTF-16 code units of its text. */
+    record Word(String text, int from, int to) {}
 
     private static List<Integer> othersChanged(Tidied before, Tidied after, List<Integer> pinned) {
         List<Integer> changed = new ArrayList<>();
