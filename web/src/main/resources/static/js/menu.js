@@ -1,13 +1,14 @@
 // The one menu of all questions: it opens beside the question whose "more" was pressed.
-export function attachMenu(root, send) {
+export function attachMenu(root, { send, show }) {
   const menu = () => root.querySelector('[data-menu]');
 
   root.addEventListener('click', (event) => {
     const more = event.target.closest('[data-more]');
-    const item = event.target.closest('[data-act]');
+    const item = event.target.closest('[data-act], [data-open]');
     if (more && more.getAttribute('aria-expanded') === 'false') return open(more);
     const opener = root.querySelector('[data-more][aria-expanded=true]');
-    if (item && opener) send(opener.closest('.question-card'), item.dataset.act);
+    if (item?.dataset.act && opener) send(opener.closest('.question-card'), item.dataset.act);
+    if (item?.dataset.open && opener) show(opener.closest('.question-card'), item.dataset.open);
     close();
   });
   root.addEventListener('keydown', (event) => {

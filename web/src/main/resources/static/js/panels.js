@@ -9,7 +9,8 @@ export function attachPanels(root) {
     [...document.getElementById('tally').getElementsByTagName('details')].forEach((other) => { if (other !== drawer) other.open = false; });
   });
   document.body.addEventListener('htmx:afterSwap', (event) => {
-    if (event.detail.target.id === 'panel-inside') root.querySelector('[data-panel]').showModal();
+    const panel = root.querySelector('[data-panel]');
+    if (event.detail.target.id === 'panel-inside' && !panel.open) panel.showModal();
     if (event.detail.target.id === 'changes' && event.detail.requestConfig.verb === 'post') {
       [...root.getElementsByTagName('dialog')].forEach((dialog) => dialog.close());
     }

@@ -2,8 +2,11 @@
 import { drawThreads } from './threads.js';
 import { heightOf, topIn } from './places.js';
 import { followSpine } from './spine.js';
+import { attachChosen } from './chosen.js';
 import { attachOptions } from './options.js';
 import { attachMenu } from './menu.js';
+import { attachFormula } from './formula.js';
+import { attachPictures } from './pictures.js';
 import { attachPanels } from './panels.js';
 import { fetchRest } from './rest.js';
 import { attachUnsent } from './unsent.js';
@@ -18,6 +21,7 @@ const ROLE_KEYS = {
 let focusedId = '';
 
 const part = (name) => root.querySelector(`[data-${name}]`);
+const base = () => `/leaf/${root.querySelector('[data-leaf]').dataset.leaf}`;
 const cards = () => [...root.querySelectorAll('.question-card')];
 
 function focusCard(card, { scrollCard = true, scrollSheet = true } = {}) {
@@ -107,8 +111,7 @@ function send(id, values) {
 function openWords() {
   const [line] = sweptLines(root);
   if (!line) return;
-  const leaf = part('panes').parentElement.dataset.leaf;
-  htmx.ajax('GET', `/leaf/${leaf}/words/${line}`, { source: part('words'), target: '#words', swap: 'innerHTML' });
+  htmx.ajax('GET', `${base()}/words/${line}`, { source: part('words'), target: '#words', swap: 'innerHTML' });
 }
 
 function showMoreRoles(shown) {
@@ -128,7 +131,7 @@ function brushChanged() {
 
 function sweptWords(count, words) {
   if (words) return 'These words are:';
-  if (count === 0) return 'Choose lines, then:';
+  if (count === 0) return 'Choose lines:';
   return count === 1 ? '1 line is:' : `${count} lines are:`;
 }
 
@@ -148,6 +151,7 @@ function onKey(event) {
   else if (event.key === '?') root.querySelector('[data-shortcuts]').showModal();
   else if (key === 'j') step(1);
   else if (key === 'k') step(-1);
+  else if (key === 'v') { if (focused()) chosen.toggle(focused()); }
   else if (key === 'e') focused()?.querySelector('[data-edit]')?.click();
   else if (key === 'escape') { clearSweep(root); showMoreRoles(false); closeWords(root, brushChanged); }
   else if (/^[1-9]$/.test(key)) focused()?.querySelectorAll('[data-key]')[Number(key) - 1]?.click();
@@ -188,14 +192,22 @@ function attachPanes() {
 
 const panels = attachPanels(root);
 attachOptions(root);
+const chosen = attachChosen(root, focused);
 attachUnsent(root);
 attachWords(root, { changed: brushChanged });
-attachMenu(root, (card, act) => {
-  const base = `/leaf/${part('panes').parentElement.dataset.leaf}`;
-  const path = act === 'below'
-    ? `${base}/add?after=${card.dataset.question}`
-    : `${base}/question/${card.dataset.question}/${act}`;
-  htmx.ajax('POST', path, { source: part('panes'), target: '#changes', swap: 'innerHTML' });
+attachPictures(root);
+attachFormula(root);
+attachMenu(root, {
+  send(card, act) {
+    const path = act === 'below'
+      ? `${base()}/add?after=${card.dataset.question}`
+      : `${base()}/question/${card.dataset.question}/${act}`;
+    htmx.ajax('POST', path, { source: part('panes'), target: '#changes', swap: 'innerHTML' });
+  },
+  show(card, what) {
+    const path = `${base()}/question/${card.dataset.question}/${what}`;
+    htmx.ajax('GET', path, { source: part('panes'), target: '#panel-inside', swap: 'innerHTML' });
+  },
 });
 document.addEventListener('keydown', onKey);
 root.addEventListener('click', onClick);
@@ -228,6 +240,7 @@ document.body.addEventListener('htmx:afterRequest', (event) => {
   const card = focused();
   if (card) focusCard(card, { scrollCard: false, scrollSheet: false });
   brushChanged();
+  chosen.refresh();
   card?.querySelector('[autofocus]')?.focus();
 });
 

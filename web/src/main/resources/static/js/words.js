@@ -39,13 +39,15 @@ export function attachWords(root, { changed }) {
   });
   root.addEventListener('click', (event) => {
     if (event.target.closest('[data-close-words]')) closeWords(root, changed);
+    const word = event.target.closest('.word');
+    // Pressed by keyboard: a pointer has chosen already.
+    if (word && event.detail === 0) { start = word; choose(word); }
   });
   document.body.addEventListener('htmx:afterSwap', (event) => {
     if (event.detail.target.id !== 'words') return;
-    start = words()[0] ?? null;
-    if (!start) return;
-    start.focus();
-    choose(start);
+    start = null;
+    words()[0]?.focus();
+    changed();
   });
 }
 

@@ -14,6 +14,7 @@ import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.TableEntry;
@@ -60,7 +61,16 @@ public final class Marker {
         if (response.isEmpty()) {
             return new Mark(Optional.of(BigDecimal.ZERO), most);
         }
-        return new Mark(question.match(new Earned(response, most, rules)), most);
+        return new Mark(question.match(new Earned(response, most, forOne(rules, question))), most);
+    }
+
+    /** The test's rules, but for what the question has of its own. */
+    private static MarkRules forOne(MarkRules rules, Question question) {
+        return question.particulars()
+                .settings()
+                .partial()
+                .map(own -> new MarkRules(own, rules.neighbours(), rules.accents(), rules.slips()))
+                .orElse(rules);
     }
 
     private record Earned(Response response, BigDecimal most, MarkRules rules)
@@ -69,7 +79,7 @@ public final class Marker {
         @Override
         public Optional<BigDecimal> choice(ChoiceQuestion question) {
             boolean parted = question.takesSeveral()
-                    && (rules.parts() == MarkRules.Parts.EACH_RIGHT || rules.parts() == MarkRules.Parts.LESS_WRONG);
+                    && (rules.parts() == PartialMarks.EACH_RIGHT || rules.parts() == PartialMarks.LESS_WRONG);
             if (!parted || !question.isKeyed()) {
                 return allOrNothing(question.isKeyed() && question.key().equals(response.chosen()));
             }
@@ -140,7 +150,7 @@ public final class Marker {
             long wrong = response.chosen().stream()
                     .filter(word -> spans.stream().noneMatch(span -> span.contains(word)))
                     .count();
-            return rules.parts() == MarkRules.Parts.USUAL
+            return rules.parts() == PartialMarks.USUAL
                     ? share((int) Math.max(0, right - wrong), spans.size())
                     : counted((int) right, (int) wrong, spans.size());
         }

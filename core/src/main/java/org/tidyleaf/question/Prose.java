@@ -16,7 +16,8 @@ public record Prose(@JsonValue List<Inline> parts) {
 
     public static final Prose EMPTY = new Prose(List.of());
 
-    private static final Pattern WRITTEN = Pattern.compile("\\\\\\((.+?)\\\\\\)|\\[\\[(\\d{1,3})]]|\n");
+    private static final Pattern WRITTEN =
+            Pattern.compile("\\\\\\((.+?)\\\\\\)|\\[\\[(\\d{1,3})]]|\n|\\*\\*(\\S[^*\n]*)\\*\\*");
 
     @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
     public Prose {
@@ -28,7 +29,7 @@ public record Prose(@JsonValue List<Inline> parts) {
     }
 
     /**
-     * Reads what a teacher types: {@code \(x^2\)} is a formula, {@code [[1]]} a gap, a line end a break. Example: {@code
+     * Reads what a teacher types: {@code \(x^2\)} is a formula, {@code [[1]]} a gap, {@code **not**} bold, a line end a break. Example: {@code
      * Prose.written("Bees have [[1]] legs.")}.
      */
     public static Prose written(String text) {
@@ -41,6 +42,8 @@ public record Prose(@JsonValue List<Inline> parts) {
                 parts.add(new Inline.Formula(matcher.group(1)));
             } else if (matcher.group(2) != null) {
                 parts.add(new Inline.Gap(Integer.parseInt(matcher.group(2))));
+            } else if (matcher.group(3) != null) {
+                parts.add(new Inline.Text(matcher.group(3), Set.of(Emphasis.BOLD)));
             } else {
                 parts.add(new Inline.Break());
             }
@@ -201,7 +204,14 @@ public record Prose(@JsonValue List<Inline> parts) {
 
     private static List<Inline> setAs(List<Inline> parts, Set<Emphasis> emphasis) {
         return parts.stream()
-                .map(part -> part instanceof Inline.Text text ? new Inline.Text(text.text(), emphasis) : part)
+                .map(part ->
+                        part instanceof Inline.Text text ? new Inline.Text(text.text(), both(text, emphasis)) : part)
                 .toList();
+    }
+
+    private static Set<Emphasis> both(Inline.Text text, Set<Emphasis> more) {
+        Set<Emphasis> all = new HashSet<>(text.emphasis());
+        all.addAll(more);
+        return all;
     }
 }

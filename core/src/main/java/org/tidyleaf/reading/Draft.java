@@ -31,6 +31,9 @@ final class Draft {
     /** Whether those were written on the rules in the text. */
     boolean gapsFilled;
 
+    /** What the author noted of it, candidates never see it. */
+    final List<String> labels = new ArrayList<>();
+
     final List<Cues> cells = new ArrayList<>();
     final List<Cues> words = new ArrayList<>();
     /** The words above it and its neighbours to fill the gaps of all with. */

@@ -41,7 +41,9 @@ final class DraftMaker {
     private final List<Section> sections = new ArrayList<>();
     private final List<PassageDraft> passages = new ArrayList<>();
     private final List<Inline.Picture> waiting = new ArrayList<>();
+    private final List<String> labelsOfNext = new ArrayList<>();
     private final int[] owners;
+    private final boolean labelsAbove;
     private String title = "";
     private Optional<BigDecimal> pointsEach = Optional.empty();
     private Optional<BigDecimal> documentPoints = Optional.empty();
@@ -60,6 +62,20 @@ final class DraftMaker {
         this.prose = new ProseMaker(source);
         this.stems = new StemTrimmer(source, habits.barePoints());
         this.owners = new int[roles.size()];
+        this.labelsAbove = labelsAbove(roles);
+    }
+
+    /** Where the last question has none below it, the author's notes stand above their questions. */
+    private static boolean labelsAbove(List<Assigned> roles) {
+        for (int i = roles.size() - 1; i >= 0; i--) {
+            if (roles.get(i).step().role() == Role.STEM) {
+                return true;
+            }
+            if (roles.get(i).cues().announces(Cues.Announces.LABEL)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
@@ -291,6 +307,8 @@ final class DraftMaker {
         draft.bank = named.isEmpty() ? bank : named;
         draft.pictures.addAll(waiting);
         waiting.clear();
+        draft.labels.addAll(labelsOfNext);
+        labelsOfNext.clear();
         questions.add(draft);
         open = Optional.of(draft);
     }
@@ -334,15 +352,27 @@ final class DraftMaker {
     private void aside(int index, Cues cues) {
         each(cues).ifPresent(this::pointsForEach);
         if (cues.announces(Cues.Announces.LABEL)) {
-            Optional<BigDecimal> points = PointsFinder.labelled(cues.text());
-            if (stemFollows(index)) {
-                pointsOfNext = points;
-            } else {
-                points.ifPresent(p -> open.ifPresent(draft -> draft.points = Optional.of(p)));
-            }
+            label(index, cues);
         }
         if (cues.is(Cues.Trait.WRITING_LINE)) {
             open.ifPresent(draft -> draft.writing.add(cues.line().number()));
+        }
+    }
+
+    /** What the author noted of a question stays with it; of some notes it is known what they mean. */
+    private void label(int index, Cues cues) {
+        Optional<BigDecimal> points = PointsFinder.labelled(cues.text());
+        boolean ofNext = labelsAbove && stemFollows(index);
+        if (ofNext) {
+            pointsOfNext = points;
+        } else {
+            points.ifPresent(p -> open.ifPresent(draft -> draft.points = Optional.of(p)));
+        }
+        String said = cues.text().strip();
+        if (points.isEmpty() && ofNext) {
+            labelsOfNext.add(said);
+        } else if (points.isEmpty()) {
+            open.ifPresent(draft -> draft.labels.add(said));
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.Hottext;
@@ -15,6 +16,7 @@ import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Section;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.question.SingleChoice;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.question.TrueFalse;
@@ -23,6 +25,9 @@ import org.tidyleaf.source.Source;
 
 /** Drafts and their keys to questions: settles the type and puts the key where the type wants it. */
 final class QuestionMaker {
+
+    private static final Pattern TOPIC =
+            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("topic") + "\\s*[:=]\\s*(.+?)\\W*");
 
     /** A key of more words than this is a model answer. */
     private static final int SHORT_ANSWER_WORDS = 5;
@@ -86,7 +91,22 @@ final class QuestionMaker {
                 draft.section,
                 draft.stimulus,
                 Draft.join(draft.feedback),
-                Draft.join(draft.hints));
+                Draft.join(draft.hints),
+                settings(draft.labels));
+    }
+
+    private static Settings settings(List<String> labels) {
+        Settings settings = Settings.NONE;
+        List<String> others = new ArrayList<>();
+        for (String label : labels) {
+            Matcher topic = TOPIC.matcher(label);
+            if (topic.matches()) {
+                settings = settings.withTopic(topic.group(1).strip());
+            } else {
+                others.add(label);
+            }
+        }
+        return settings.withLabels(others);
     }
 
     private Question question(Draft draft, Particulars particulars, GatheredKey key) {

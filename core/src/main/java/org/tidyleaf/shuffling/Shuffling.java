@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Option;
+import org.tidyleaf.question.OptionOrder;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
@@ -89,7 +90,9 @@ public final class Shuffling {
     }
 
     private static boolean moves(ChoiceQuestion choice, Option option) {
-        return choice.type() != QuestionType.TRUE_FALSE && !Wording.refersToOthers(option);
+        return choice.type() != QuestionType.TRUE_FALSE
+                && choice.particulars().settings().order() != OptionOrder.KEPT
+                && !Wording.refersToOthers(option);
     }
 
     /** The questions in another order and numbered anew, their options as they are. */

@@ -69,6 +69,30 @@ final class Arranging {
         questions.add(at + 1, Retyping.to(question, add.type()));
     }
 
+    static Quiz assigned(Quiz quiz, Decision.Assign assign) {
+        List<Question> questions = new ArrayList<>(quiz.questions());
+        int from = place(questions, assign.question());
+        if (from < 0
+                || assign.section() < 0
+                || assign.section() >= quiz.sections().size()) {
+            return quiz;
+        }
+        Question question = questions.get(from);
+        if (question.particulars().section() == assign.section()) {
+            return quiz;
+        }
+        questions.remove(from);
+        int to = questions.size();
+        while (to > 0 && questions.get(to - 1).particulars().section() > assign.section()) {
+            to--;
+        }
+        questions.add(
+                to,
+                question.withParticulars(question.particulars()
+                        .placed(assign.section(), question.particulars().stimulus())));
+        return quiz.withQuestions(questions);
+    }
+
     private static Question withId(Question question, String id) {
         return question.withParticulars(question.particulars().withId(id));
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Sorted;
@@ -24,6 +25,10 @@ import org.tidyleaf.source.Sorted;
     @JsonSubTypes.Type(value = Decision.ChangeType.class, name = "change-type"),
     @JsonSubTypes.Type(value = Decision.SetPoints.class, name = "set-points"),
     @JsonSubTypes.Type(value = Decision.SetAllPoints.class, name = "set-all-points"),
+    @JsonSubTypes.Type(value = Decision.SetUp.class, name = "set-up"),
+    @JsonSubTypes.Type(value = Decision.Assign.class, name = "assign"),
+    @JsonSubTypes.Type(value = Decision.SetPicture.class, name = "set-picture"),
+    @JsonSubTypes.Type(value = Decision.MovePicture.class, name = "move-picture"),
     @JsonSubTypes.Type(value = Decision.EditSection.class, name = "edit-section"),
     @JsonSubTypes.Type(value = Decision.EditPassage.class, name = "edit-passage"),
     @JsonSubTypes.Type(value = Decision.SetOptions.class, name = "set-options"),
@@ -133,6 +138,44 @@ public sealed interface Decision {
         @Override
         public String inWords() {
             return points.toPlainString() + " points for every question";
+        }
+    }
+
+    /** How a question is filed and given. */
+    record SetUp(String question, Settings settings) implements Decision {
+        @Override
+        public String inWords() {
+            return "question set up";
+        }
+    }
+
+    /** A question belongs to the section at a 0-based place, and stands behind that section's last question. */
+    record Assign(String question, int section) implements Decision {
+        @Override
+        public String inWords() {
+            return "question put in another section";
+        }
+    }
+
+    /**
+     * The picture at a 0-based place of a question's text becomes another, or gets another description; at the place
+     * behind the last one a picture is added; an empty figure takes it out.
+     *
+     * @param figure its id in the leaf
+     * @param alternative what it shows, for those who can't see it
+     */
+    record SetPicture(String question, int place, String figure, String alternative) implements Decision {
+        @Override
+        public String inWords() {
+            return figure.isEmpty() ? "picture taken out" : "picture changed";
+        }
+    }
+
+    /** The picture at a 0-based place of a question's text goes to the end of another question's text. */
+    record MovePicture(String question, int place, String to) implements Decision {
+        @Override
+        public String inWords() {
+            return "picture moved to another question";
         }
     }
 

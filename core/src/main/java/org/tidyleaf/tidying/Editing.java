@@ -44,6 +44,12 @@ final class Editing {
         if (decision instanceof Decision.EditPassage edit) {
             return withPassage(quiz, edit);
         }
+        if (decision instanceof Decision.Assign assign) {
+            return Arranging.assigned(quiz, assign);
+        }
+        if (decision instanceof Decision.MovePicture move) {
+            return Picturing.moved(quiz, move);
+        }
         if (decision instanceof Decision.Delete delete) {
             return quiz.withQuestions(quiz.questions().stream()
                     .filter(question -> !question.id().equals(delete.question()))
@@ -101,6 +107,15 @@ final class Editing {
         }
         if (decision instanceof Decision.ChangeType type) {
             return change(quiz, type.question(), question -> Retyping.to(question, type.type()));
+        }
+        if (decision instanceof Decision.SetUp set) {
+            return change(
+                    quiz,
+                    set.question(),
+                    question -> question.withParticulars(question.particulars().withSettings(set.settings())));
+        }
+        if (decision instanceof Decision.SetPicture set) {
+            return change(quiz, set.question(), question -> Picturing.with(question, set));
         }
         if (decision instanceof Decision.SetPoints set) {
             return change(quiz, set.question(), question -> withPoints(question, set.points()));

@@ -19,6 +19,7 @@ import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
 import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
@@ -215,7 +216,7 @@ class MarkerTest {
         return Marker.mark(question, response, rules).earned().orElseThrow().toPlainString();
     }
 
-    private static MarkRules parts(MarkRules.Parts parts) {
+    private static MarkRules parts(PartialMarks parts) {
         return new MarkRules(parts, false, true, false);
     }
 
@@ -226,12 +227,12 @@ class MarkerTest {
         Response half = new Response(Set.of(0), List.of());
         Response mixed = new Response(Set.of(0, 1), List.of());
         Response all = new Response(Set.of(0, 1, 2, 3), List.of());
-        assertThat(earned(two, half, parts(MarkRules.Parts.WHOLE))).isEqualTo("0");
-        assertThat(earned(two, half, parts(MarkRules.Parts.EACH_RIGHT))).isEqualTo("1.5");
-        assertThat(earned(two, mixed, parts(MarkRules.Parts.EACH_RIGHT))).isEqualTo("1.5");
-        assertThat(earned(two, mixed, parts(MarkRules.Parts.LESS_WRONG))).isEqualTo("0");
-        assertThat(earned(two, all, parts(MarkRules.Parts.LESS_WRONG))).isEqualTo("0");
-        assertThat(earned(two, new Response(Set.of(0, 2), List.of()), parts(MarkRules.Parts.LESS_WRONG)))
+        assertThat(earned(two, half, parts(PartialMarks.WHOLE))).isEqualTo("0");
+        assertThat(earned(two, half, parts(PartialMarks.EACH_RIGHT))).isEqualTo("1.5");
+        assertThat(earned(two, mixed, parts(PartialMarks.EACH_RIGHT))).isEqualTo("1.5");
+        assertThat(earned(two, mixed, parts(PartialMarks.LESS_WRONG))).isEqualTo("0");
+        assertThat(earned(two, all, parts(PartialMarks.LESS_WRONG))).isEqualTo("0");
+        assertThat(earned(two, new Response(Set.of(0, 2), List.of()), parts(PartialMarks.LESS_WRONG)))
                 .isEqualTo("3");
     }
 
@@ -240,10 +241,10 @@ class MarkerTest {
         TextEntry gaps = new TextEntry(worth("4"), List.of(List.of("a"), List.of("b"), List.of("c"), List.of("d")));
         Response threeOfFour = entered("a", "b", "c", "x");
         Response oneEmpty = entered("a", "b", "c", "");
-        assertThat(earned(gaps, threeOfFour, parts(MarkRules.Parts.USUAL))).isEqualTo("3");
-        assertThat(earned(gaps, threeOfFour, parts(MarkRules.Parts.WHOLE))).isEqualTo("0");
-        assertThat(earned(gaps, threeOfFour, parts(MarkRules.Parts.LESS_WRONG))).isEqualTo("2");
-        assertThat(earned(gaps, oneEmpty, parts(MarkRules.Parts.LESS_WRONG))).isEqualTo("3");
+        assertThat(earned(gaps, threeOfFour, parts(PartialMarks.USUAL))).isEqualTo("3");
+        assertThat(earned(gaps, threeOfFour, parts(PartialMarks.WHOLE))).isEqualTo("0");
+        assertThat(earned(gaps, threeOfFour, parts(PartialMarks.LESS_WRONG))).isEqualTo("2");
+        assertThat(earned(gaps, oneEmpty, parts(PartialMarks.LESS_WRONG))).isEqualTo("3");
     }
 
     /** A, C, D, B for A, B, C, D: no place but the first is right, yet C still stands before D. */
@@ -253,9 +254,9 @@ class MarkerTest {
                 worth("3"), List.of(Prose.of("a"), Prose.of("b"), Prose.of("c"), Prose.of("d")), List.of(0, 1, 2, 3));
         Response moved = entered("0", "3", "1", "2");
         assertThat(earned(order, moved, MarkRules.USUAL)).isEqualTo("0.75");
-        assertThat(earned(order, moved, new MarkRules(MarkRules.Parts.USUAL, true, true, false)))
+        assertThat(earned(order, moved, new MarkRules(PartialMarks.USUAL, true, true, false)))
                 .isEqualTo("1");
-        assertThat(earned(order, entered("0", "1", "2", "3"), new MarkRules(MarkRules.Parts.USUAL, true, true, false)))
+        assertThat(earned(order, entered("0", "1", "2", "3"), new MarkRules(PartialMarks.USUAL, true, true, false)))
                 .isEqualTo("3");
     }
 
@@ -263,8 +264,8 @@ class MarkerTest {
     @Test
     void spellingIsAsStrictAsTheRulesSay() {
         TextEntry gap = new TextEntry(worth("1"), List.of(List.of("propolis", "résine")));
-        MarkRules slips = new MarkRules(MarkRules.Parts.USUAL, false, true, true);
-        MarkRules noAccents = new MarkRules(MarkRules.Parts.USUAL, false, false, false);
+        MarkRules slips = new MarkRules(PartialMarks.USUAL, false, true, true);
+        MarkRules noAccents = new MarkRules(PartialMarks.USUAL, false, false, false);
         for (String slip : List.of("propolys", "propoli", "propoliss", "porpolis", "  Propolis ")) {
             assertThat(earned(gap, entered(slip), slips)).as(slip).isEqualTo("1");
         }

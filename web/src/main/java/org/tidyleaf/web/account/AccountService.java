@@ -1,7 +1,9 @@
 package org.tidyleaf.web.account;
 
 import java.time.Clock;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -53,5 +55,22 @@ public class AccountService implements UserDetailsService {
 
     private static String plain(String mail) {
         return mail.strip().toLowerCase(Locale.ROOT);
+    }
+
+    /** Somebody with an account. */
+    public record Colleague(UUID id, String name, String mail) {}
+
+    @Transactional(readOnly = true)
+    public Optional<Colleague> find(String mail) {
+        return accounts.findByMail(plain(mail)).map(AccountService::colleague);
+    }
+
+    @Transactional(readOnly = true)
+    public List<Colleague> all(List<UUID> ids) {
+        return accounts.findAllById(ids).stream().map(AccountService::colleague).toList();
+    }
+
+    private static Colleague colleague(AccountEntity account) {
+        return new Colleague(account.id, account.name, account.mail);
     }
 }

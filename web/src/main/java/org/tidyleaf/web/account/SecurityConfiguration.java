@@ -28,7 +28,8 @@ class SecurityConfiguration {
         http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
                                 DispatcherType.FORWARD, DispatcherType.ERROR)
                         .permitAll()
-                        .requestMatchers("/sign-in", "/first-account", "/s/**", "/actuator/health", "/favicon.svg")
+                        .requestMatchers(
+                                "/sign-in", "/first-account", "/s/**", "/join/*", "/actuator/health", "/favicon.svg")
                         .permitAll()
                         .requestMatchers("/favicon.ico", "/css/**", "/js/**", "/fonts/**", "/webjars/**")
                         .permitAll()

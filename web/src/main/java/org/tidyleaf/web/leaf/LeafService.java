@@ -39,6 +39,7 @@ public class LeafService {
     private final DecisionRepository decisions;
     private final FigureRepository figures;
     private final SourceFileRepository files;
+    private final LeafShareRepository shares;
     private final Intake intake;
     private final Clock clock;
 
@@ -53,12 +54,14 @@ public class LeafService {
             DecisionRepository decisions,
             FigureRepository figures,
             SourceFileRepository files,
+            LeafShareRepository shares,
             Intake intake,
             Clock clock) {
         this.leaves = leaves;
         this.decisions = decisions;
         this.figures = figures;
         this.files = files;
+        this.shares = shares;
         this.intake = intake;
         this.clock = clock;
     }
@@ -167,7 +170,7 @@ public class LeafService {
     /** The leaf as it stands, read again with all decisions. */
     @Transactional(readOnly = true)
     public OpenLeaf open(UUID owner, UUID id) {
-        LeafEntity leaf = leaves.findByIdAndOwnerId(id, owner).orElseThrow(() -> new NoSuchLeafException(id));
+        LeafEntity leaf = leaves.find(id, owner).orElseThrow(() -> new NoSuchLeafException(id));
         return open(leaf);
     }
 
@@ -224,7 +227,7 @@ public class LeafService {
     /** Every decision ever made about a leaf, the latest first, with those taken back. */
     @Transactional(readOnly = true)
     public List<MadeDecision> history(UUID owner, UUID id) {
-        leaves.findByIdAndOwnerId(id, owner).orElseThrow(() -> new NoSuchLeafException(id));
+        leaves.find(id, owner).orElseThrow(() -> new NoSuchLeafException(id));
         return decisions.history(id).stream()
                 .map(row -> new MadeDecision(
                         StoredJson.read(row.getContent(), Decision.class), row.getAuthor(), row.getMadeAt()))
@@ -245,9 +248,53 @@ public class LeafService {
         });
     }
 
+    /** From now on a colleague works on the leaf too, with the same rights but for sharing it. */
+    @Transactional
+    public void share(UUID id, UUID colleague) {
+        shares.save(new LeafShareEntity(id, colleague, clock.instant()));
+    }
+
+    @Transactional
+    public void unshare(UUID owner, UUID id, UUID colleague) {
+        if (isOwner(owner, id)) {
+            shares.deleteById(new LeafShareEntity.Key(id, colleague));
+        }
+    }
+
+    /** Who works on it with its owner. */
+    @Transactional(readOnly = true)
+    public List<UUID> sharedWith(UUID id) {
+        return shares.findByKeyLeafIdOrderBySharedAt(id).stream()
+                .map(share -> share.key.accountId())
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public boolean isOwner(UUID account, UUID id) {
+        return leaves.findById(id).filter(leaf -> leaf.ownerId.equals(account)).isPresent();
+    }
+
+    /**
+     * Keeps a picture that was added by hand; no picture ever takes the place of another in storage.
+     *
+     * @param picture made for the id it is given
+     */
+    @Transactional
+    public Figure add(UUID owner, UUID id, NewPicture picture) throws IntakeException {
+        leaves.lock(id, owner).orElseThrow(() -> new NoSuchLeafException(id));
+        Figure figure = picture.named("added-" + (figures.countByKeyLeafId(id) + 1));
+        figures.save(new FigureEntity(id, figure));
+        return figure;
+    }
+
+    /** A picture once it has a name in its leaf. */
+    public interface NewPicture {
+        Figure named(String id) throws IntakeException;
+    }
+
     @Transactional(readOnly = true)
     public Optional<Figure> figure(UUID owner, UUID leaf, String figure) {
-        return leaves.findByIdAndOwnerId(leaf, owner).flatMap(found -> figure(leaf, figure));
+        return leaves.find(leaf, owner).flatMap(found -> figure(leaf, figure));
     }
 
     /** For those who were shown the leaf in a published edition. */

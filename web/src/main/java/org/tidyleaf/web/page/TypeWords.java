@@ -1,11 +1,22 @@
 package org.tidyleaf.web.page;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import org.tidyleaf.question.QuestionType;
 
 /** Question types in plain English. */
 public final class TypeWords {
 
     private TypeWords() {}
+
+    /** All types in words by their labels, those first that questions are changed to most. */
+    public static Map<String, String> all() {
+        Map<String, String> all = new LinkedHashMap<>();
+        for (QuestionType type : QuestionType.values()) {
+            all.put(type.label(), of(type));
+        }
+        return all;
+    }
 
     public static String of(QuestionType type) {
         return switch (type) {

@@ -10,9 +10,11 @@ import java.util.stream.Stream;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Option;
+import org.tidyleaf.question.OptionOrder;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.reading.AnswerText;
 import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Wording;
@@ -34,6 +36,7 @@ import org.tidyleaf.web.page.TypeWords;
  * @param answer what is right where there are no options, as a teacher types it
  * @param advice on how it is written
  * @param fixedOptions whether an option speaks of the others by their places, so that they are not shuffled
+ * @param filed its settings in words, or empty
  * @param firstLine where its stem begins in the source
  */
 record QuestionCard(
@@ -61,6 +64,7 @@ record QuestionCard(
         String evidence,
         List<String> advice,
         boolean fixedOptions,
+        String filed,
         List<Tidied.OpenSnag> snags,
         int firstLine) {
 
@@ -181,8 +185,25 @@ record QuestionCard(
                 origin.map(QuestionCard::evidence).orElse(""),
                 Advice.of(question),
                 choice && ((ChoiceQuestion) question).options().stream().anyMatch(Wording::refersToOthers),
+                filed(particulars.settings()),
                 snags,
                 origin.map(read -> read.stem().get(0).line()).orElse(0));
+    }
+
+    private static String filed(Settings settings) {
+        List<String> words = new ArrayList<>();
+        if (!settings.topic().isEmpty()) {
+            words.add("Topic: " + settings.topic());
+        }
+        words.addAll(settings.labels());
+        if (settings.required()) {
+            words.add("Must be answered");
+        }
+        if (settings.order() != OptionOrder.USUAL) {
+            words.add(settings.order() == OptionOrder.KEPT ? "Options never shuffled" : "Options always shuffled");
+        }
+        settings.partial().ifPresent(partial -> words.add("Marks: " + partial.words()));
+        return String.join(" \u00b7 ", words);
     }
 
     private static String evidence(ReadQuestion read) {

@@ -14,7 +14,8 @@ import org.tidyleaf.web.account.Teacher;
             ReviewController.class,
             ArrangeController.class,
             WholeTestController.class,
-            ManyController.class
+            ManyController.class,
+            PictureController.class
         })
 class ReviewAdvice {
 

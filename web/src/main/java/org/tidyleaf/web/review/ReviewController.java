@@ -15,11 +15,14 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.tidyleaf.question.Prose;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.web.account.Teacher;
 import org.tidyleaf.web.leaf.LeafService;
 import org.tidyleaf.web.page.Pictures;
+import org.tidyleaf.web.page.ProseHtml;
 
 /**
  * The review. The page comes with its first lines and cards, the others follow in blocks; a decision answers with the parts
@@ -69,6 +72,13 @@ class ReviewController {
     @GetMapping("/news")
     String news(@ModelAttribute("at") At at, Model model) {
         return reviews.news(at).map(news -> news.in(model)).orElse("review/changes :: none");
+    }
+
+    /** A typed text as it will look, its formulas set. */
+    @GetMapping(value = "/preview", produces = "text/html")
+    @ResponseBody
+    String preview(@ModelAttribute("at") At at, @RequestParam String text) {
+        return new ProseHtml("/leaf/" + at.leaf() + "/figure/").html(Prose.written(text));
     }
 
     @GetMapping("/figure/{figure}")

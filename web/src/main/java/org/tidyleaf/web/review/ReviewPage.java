@@ -4,10 +4,14 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.tidyleaf.question.PartialMarks;
+import org.tidyleaf.question.Section;
 import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.tidying.Tidied;
+import org.tidyleaf.web.page.TypeWords;
 
 /**
  * All that the review shows.
@@ -70,6 +74,22 @@ record ReviewPage(ReviewState state, String notice, List<SheetLine> others) {
 
     public List<Integer> cardBlocks() {
         return state.cardBlocks();
+    }
+
+    public List<Section> sections() {
+        return state.leaf().tidied().quiz().sections();
+    }
+
+    public ManyChange[] manyChanges() {
+        return ManyChange.values();
+    }
+
+    public PartialMarks[] partialMarks() {
+        return PartialMarks.values();
+    }
+
+    public Map<String, String> types() {
+        return TypeWords.all();
     }
 
     /** The id of the last question, or empty. */

@@ -222,6 +222,23 @@ class ReviewService {
         return same ? say(at, "") : decide(at, new Decision.SetPoints(question, points), "");
     }
 
+    /** The same for many questions at once; those that are gone are left out. */
+    Reviewed many(At at, ManyChange change, List<String> ids, String value) {
+        List<Question> questions = leaves.open(at.owner(), at.leaf()).tidied().quiz().questions().stream()
+                .filter(question -> ids.contains(question.id()))
+                .toList();
+        List<Decision> decisions = change.decisions(questions, value);
+        if (decisions.isEmpty()) {
+            return say(
+                    at,
+                    "Nothing was changed: \u201c" + value + "\u201d does not fit \u201c" + change.words() + "\u201d.");
+        }
+        String count = questions.size() == 1 ? "1 question" : questions.size() + " questions";
+        String notice =
+                change == ManyChange.DELETE ? count + " deleted." : capital(change.words()) + ": " + count + ".";
+        return decide(at, new Decision.Several(decisions), notice);
+    }
+
     Reviewed rename(At at, String title) {
         OpenLeaf open = leaves.open(at.owner(), at.leaf());
         boolean same = title.isEmpty() || open.tidied().quiz().title().equals(title);

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.tidyleaf.marking.MarkRules;
+import org.tidyleaf.question.PartialMarks;
 
 /** The rules as the publish page sends them; times are those of the school's clock. */
 class RulesForm {
@@ -40,7 +41,7 @@ class RulesForm {
     private String attempts = "1";
     private boolean best;
     private String people = "";
-    private MarkRules.Parts parts = MarkRules.Parts.USUAL;
+    private PartialMarks parts = PartialMarks.USUAL;
     private boolean neighbours;
     private boolean noAccents;
     private boolean slips;
@@ -162,7 +163,7 @@ class RulesForm {
         this.best = best;
     }
 
-    public void setParts(MarkRules.Parts parts) {
+    public void setParts(PartialMarks parts) {
         this.parts = parts;
     }
 

@@ -6,7 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import org.tidyleaf.marking.MarkRules;
+import org.tidyleaf.question.PartialMarks;
 
 /** The rules of a sitting in short sentences; what is as usual is not said. */
 final class RulesWords {
@@ -37,7 +37,7 @@ final class RulesWords {
         if (!rules.word().isEmpty()) {
             words.add("Entry word: " + rules.word());
         }
-        if (rules.marking().parts() != MarkRules.Parts.USUAL) {
+        if (rules.marking().parts() != PartialMarks.USUAL) {
             words.add("Marked: " + rules.marking().parts().words());
         }
         if (rules.marking().neighbours()) {

@@ -24,7 +24,7 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.tidyleaf.exchange.Outlet;
 import org.tidyleaf.exchange.SheetBook;
-import org.tidyleaf.marking.MarkRules;
+import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.web.account.Teacher;
 import org.tidyleaf.web.leaf.LeafService;
 import org.tidyleaf.web.leaf.OpenLeaf;
@@ -59,7 +59,7 @@ class SittingController {
         OpenLeaf leaf = leaves.open(teacher.id(), id);
         model.addAttribute("publish", PublishPage.of(leaf, editions.lastNumber(id)));
         model.addAttribute("shows", Rules.Show.values());
-        model.addAttribute("parts", MarkRules.Parts.values());
+        model.addAttribute("parts", PartialMarks.values());
         model.addAttribute("zone", zone.getId());
         model.addAttribute("faults", faults);
         return "sitting/publish";

@@ -1,0 +1,311 @@
+package org.tidyleaf.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestInstance.Lifecycle;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.tidyleaf.web.RunningApplication.Address;
+import org.tidyleaf.web.account.AccountService;
+
+/** How few actions it takes, and what two people at one leaf see of each other. */
+@ExtendWith(RunningApplication.class)
+@TestInstance(Lifecycle.PER_CLASS)
+class DeskActionsTest {
+
+    private static final int MOST_ACTIONS = 6;
+
+    private final Browser browser = new Browser();
+    private final Page teacher = browser.page(1280, 800);
+    private int actions;
+
+    @BeforeAll
+    void signIn(Address app) {
+        app.bean(AccountService.class).make("Ines Marsh", "ines@wrenfield.example", "keeping-bees");
+        signIn(app, teacher, "ines@wrenfield.example");
+    }
+
+    private static void signIn(Address app, Page page, String mail) {
+        page.navigate(app.url("/"));
+        page.fill("#username", mail);
+        page.fill("#password", "keeping-bees");
+        page.click("button:has-text('Sign in')");
+    }
+
+    @AfterAll
+    void close() {
+        browser.close();
+    }
+
+    private void drop(Address app, String name, String text) {
+        teacher.navigate(app.url("/"));
+        teacher.setInputFiles("#files", new FilePayload(name, "text/plain", text.getBytes(StandardCharsets.UTF_8)));
+        actions++;
+        teacher.locator(".leaf-row:has-text('" + name.replace(".txt", "") + "')")
+                .first()
+                .getByText("Review")
+                .click();
+        actions++;
+        whole(teacher);
+    }
+
+    private static void whole(Page page) {
+        page.waitForSelector("[data-review][data-whole=true]");
+    }
+
+    private static Locator tally(Page page) {
+        return page.locator("#tally");
+    }
+
+    private Locator card(int place) {
+        return teacher.locator(".question-card").nth(place - 1);
+    }
+
+    private static String questions(String name, int count, String behindEach) {
+        StringBuilder text = new StringBuilder(name + "\n\n");
+        for (int i = 1; i <= count; i++) {
+            text.append(i).append(". How many cells has comb no. ").append(i).append("?\n");
+            text.append("A. ").append(100 + i).append('\n');
+            text.append("B. ").append(200 + i).append('\n');
+            text.append("C. ").append(300 + i).append('\n').append(behindEach).append('\n');
+        }
+        return text.toString();
+    }
+
+    @Test
+    void aTestWithoutKeysIsPublishableInFewActions(Address app) {
+        actions = 0;
+        drop(app, "Combs 25.txt", questions("Combs 25", 25, ""));
+        assertThat(tally(teacher)).containsText("keys 0 of 25");
+        tally(teacher).locator("summary").first().click();
+        actions++;
+        teacher.fill("#key-line", "ABCABCABCABCABCABCABCABCA");
+        teacher.keyboard().press("Enter");
+        actions++;
+        assertThat(tally(teacher)).containsText("keys 25 of 25");
+        teacher.click("text=Publish");
+        actions++;
+        assertThat(teacher.locator("main")).not().containsText("Without a key");
+        assertThat(teacher.locator("main button.action-main").first()).isEnabled();
+        Assertions.assertThat(actions).isLessThanOrEqualTo(MOST_ACTIONS);
+    }
+
+    @Test
+    void anUnknownAnswerWordIsMendedByOnePin(Address app) {
+        drop(app, "Combs 12.txt", questions("Combs 12", 12, "Proof-mark: b"));
+        assertThat(tally(teacher)).containsText("keys 0 of 12");
+        teacher.locator(".sheet-line:has-text('Proof-mark')").first().click();
+        teacher.keyboard().press("k");
+        assertThat(tally(teacher)).containsText("keys 12 of 12");
+        assertThat(tally(teacher)).containsText("11 more lines read differently");
+        tally(teacher).locator(".notice summary").click();
+        assertThat(tally(teacher).locator("[data-show-line]")).hasCount(11);
+        teacher.keyboard().press("z");
+        assertThat(tally(teacher)).containsText("keys 0 of 12");
+    }
+
+    @Test
+    void wordsOfALineAreChosenByKeyboardAndByMouse(Address app) {
+        drop(app, "Combs one.txt", "Combs one\n\n1. Which comb is drawn first? Sol.: b\na) any\nb) the middle one\n");
+        assertThat(tally(teacher)).containsText("keys 0 of 1");
+        teacher.locator("#line-2").click();
+        teacher.keyboard().press("w");
+        assertThat(teacher.locator(".word").first()).isFocused();
+        for (int i = 0; i < 6; i++) {
+            teacher.keyboard().press("ArrowRight");
+        }
+        teacher.keyboard().press("Shift+ArrowRight");
+        Assertions.assertThat(Browser.violations(teacher)).isEmpty();
+        teacher.keyboard().press("k");
+        assertThat(tally(teacher)).containsText("keys 1 of 1");
+        assertThat(card(1).locator(".question-card-stem")).hasText("Which comb is drawn first?");
+        teacher.keyboard().press("z");
+        assertThat(tally(teacher)).containsText("keys 0 of 1");
+        teacher.locator("#line-2").dblclick();
+        teacher.locator(".word").nth(6).click();
+        teacher.locator(".word").nth(7).click();
+        teacher.click("[data-role=KEY]");
+        assertThat(tally(teacher)).containsText("keys 1 of 1");
+        assertThat(teacher.locator(".pinned-words")).hasText("Sol.: b");
+    }
+
+    @Test
+    void severalQuestionsAreChangedAtOnce(Address app) {
+        drop(app, "Combs 6.txt", questions("Combs 6", 6, ""));
+        card(1).click();
+        teacher.keyboard().press("v");
+        card(3).locator("[data-choose]")
+                .click(new Locator.ClickOptions()
+                        .setModifiers(java.util.List.of(com.microsoft.playwright.options.KeyboardModifier.SHIFT)));
+        assertThat(teacher.locator("[data-many-count]")).hasText("3");
+        change("TOPIC", "TOPIC LABEL", "Comb building");
+        assertThat(teacher.locator(".question-card:has-text('Topic: Comb building')"))
+                .hasCount(3);
+        Assertions.assertThat(Browser.violations(teacher)).isEmpty();
+        change("POINTS", "POINTS TOTAL", "2");
+        assertThat(tally(teacher)).containsText("9 points");
+        teacher.click("[data-many-all]");
+        assertThat(teacher.locator("[data-many-count]")).hasText("6");
+        teacher.selectOption("[name=change]", "TYPE");
+        teacher.selectOption("[data-for=TYPE]", "multiple-choice");
+        teacher.click(".many .action-main");
+        assertThat(card(6)).containsText("several right answers");
+        teacher.click("[data-many-none]");
+        card(6).locator("[data-choose]").check();
+        teacher.selectOption("[name=change]", "DELETE");
+        teacher.click(".many .action-main");
+        assertThat(tally(teacher)).containsText("5 questions");
+        teacher.locator("body").press("z");
+        assertThat(tally(teacher)).containsText("6 questions");
+    }
+
+    private void change(String what, String field, String value) {
+        teacher.selectOption("[name=change]", what);
+        teacher.fill("[data-for='" + field + "']", value);
+        teacher.click(".many .action-main");
+    }
+
+    @Test
+    void aSnagIsDismissedWithItsReason(Address app) {
+        drop(app, "Combs gap.txt", "Combs gap\n\n1. Who builds?\nA. workers\nB. drones\nD. queens\n");
+        Locator snag = card(1).locator(".snag:has([name=reason])").first();
+        snag.hover();
+        snag.locator("[name=reason]").fill("C was struck out on purpose");
+        snag.locator("[name=reason]").press("Enter");
+        assertThat(card(1).locator(".snag:has([name=reason])")).hasCount(0);
+        teacher.click("[data-history]");
+        assertThat(teacher.locator("[data-panel]")).containsText("C was struck out on purpose");
+        teacher.keyboard().press("Escape");
+    }
+
+    @Test
+    void aPictureIsAddedDescribedCutMovedAndTakenOut(Address app) throws IOException {
+        drop(app, "Combs two.txt", questions("Combs two", 2, ""));
+        pictures(1);
+        teacher.setInputFiles("#file-new", new FilePayload("comb.png", "image/png", picture(200, 100)));
+        assertThat(card(1).locator("img")).hasJSProperty("naturalWidth", 200);
+        pictures(1);
+        Assertions.assertThat(Browser.violations(teacher)).isEmpty();
+        teacher.fill("[name=alternative]", "an empty comb");
+        teacher.keyboard().press("Enter");
+        assertThat(card(1).locator("img")).hasAttribute("alt", "an empty comb");
+        pictures(1);
+        BoundingBox box = teacher.locator("[data-crop]").boundingBox();
+        teacher.mouse().move(box.x + box.width / 2, box.y + 1);
+        teacher.mouse().down();
+        teacher.mouse().move(box.x + box.width - 1, box.y + box.height - 1);
+        teacher.mouse().up();
+        assertThat(teacher.locator("[name=left]")).hasValue("50");
+        teacher.locator("[data-crop-form] button").click();
+        assertThat(card(1).locator("img")).hasJSProperty("naturalWidth", 100);
+        pictures(1);
+        teacher.locator(".picture-forms >> text=Move").click();
+        assertThat(card(2).locator("img")).hasAttribute("alt", "an empty comb");
+        assertThat(card(1).locator("img")).hasCount(0);
+        pictures(2);
+        teacher.setInputFiles("#file-0", new FilePayload("note.png", "image/png", "no picture".getBytes()));
+        assertThat(tally(teacher)).containsText("note.png is of a kind that can't be read here");
+        pictures(2);
+        teacher.click("text=Take it out");
+        assertThat(card(2).locator("img")).hasCount(0);
+    }
+
+    private void pictures(int place) {
+        card(place).click();
+        card(place).locator("[data-more]").click();
+        teacher.click("[data-open=pictures]");
+        assertThat(teacher.locator("[data-panel]")).isVisible();
+    }
+
+    private static byte[] picture(int width, int height) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), "png", out);
+        return out.toByteArray();
+    }
+
+    @Test
+    void aFormulaAndBoldWordsAreShownWhileTyped(Address app) {
+        drop(app, "Combs area.txt", questions("Combs area", 1, ""));
+        card(1).click();
+        teacher.keyboard().press("e");
+        teacher.fill("[name=stem]", "What is \\(\\frac{a}{b}\\), **not** rounded?");
+        assertThat(teacher.locator("[data-formula-view] mfrac")).isVisible();
+        assertThat(teacher.locator("[data-formula-view] b, [data-formula-view] strong"))
+                .hasText("not");
+        card(1).getByText("Keep", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(card(1).locator(".question-card-stem mfrac")).isVisible();
+        assertThat(card(1).locator(".question-card-stem")).containsText("not");
+    }
+
+    @Test
+    void twoPeopleSeeEachOtherAndNoneIsOverwrittenSilently(Address app) {
+        drop(app, "Combs shared.txt", questions("Combs shared", 3, ""));
+        String address = teacher.url();
+        teacher.click("[data-share]");
+        teacher.fill("#share-mail", "otto@wrenfield.example");
+        teacher.keyboard().press("Enter");
+        String link = teacher.locator("#sharing code").textContent();
+        Page other = browser.page(1280, 800);
+        other.navigate(address);
+        other.navigate(link);
+        other.fill("#name", "Otto Lind");
+        other.fill("#password", "keeping-bees");
+        other.click("text=Make the account");
+        signIn(app, other, "otto@wrenfield.example");
+        other.navigate(address);
+        whole(other);
+        teacher.navigate(address);
+        whole(teacher);
+        card(1).click();
+        teacher.keyboard().press("e");
+        other.locator(".question-card").nth(1).click();
+        other.keyboard().press("2");
+        assertThat(tally(teacher)).containsText("Otto Lind, elsewhere: key set.");
+        assertThat(tally(teacher)).containsText("keys 1 of 3");
+        other.locator(".question-card").nth(0).click();
+        other.keyboard().press("e");
+        other.fill("[name=stem]", "How many cells, thinks Otto?");
+        other.click(".card-form button.action-main");
+        teacher.fill("[name=stem]", "How many cells, thinks Ines?");
+        teacher.click(".card-form button.action-main");
+        assertThat(card(1)).containsText("Somebody changed this question while you typed");
+        assertThat(card(1)).containsText("thinks Otto?");
+        assertThat(teacher.locator("[name=stem]")).hasValue("How many cells, thinks Ines?");
+        teacher.click(".card-form button.action-main");
+        assertThat(card(1).locator(".question-card-stem")).hasText("How many cells, thinks Ines?");
+        assertThat(other.locator(".question-card-stem").first()).hasText("How many cells, thinks Ines?");
+        other.navigate(link);
+        assertThat(other.locator("main")).containsText("This link has served already");
+        other.close();
+    }
+
+    @Test
+    void whatIsDoneWithoutAConnectionIsSentWhenItIsBack(Address app) {
+        drop(app, "Combs far.txt", questions("Combs far", 3, ""));
+        teacher.context().setOffline(true);
+        card(1).click();
+        teacher.keyboard().press("1");
+        assertThat(teacher.locator("[data-offline]")).isVisible();
+        card(2).click();
+        teacher.keyboard().press("2");
+        assertThat(tally(teacher)).containsText("keys 0 of 3");
+        teacher.context().setOffline(false);
+        assertThat(tally(teacher)).containsText("keys 2 of 3");
+        assertThat(teacher.locator("[data-offline]")).isHidden();
+        assertThat(card(2).locator(".is-key")).hasText(Pattern.compile("B\\s*202"));
+    }
+}
