@@ -1,7 +1,7 @@
 // Chooses words within one line: press the first, then the last, or draw over them; arrows move, with Shift they choose.
 export function attachWords(root, { changed }) {
   const place = () => root.querySelector('[data-words]');
-  const words = () => [...place().querySelectorAll('.word')];
+  const words = () => [...place().querySelectorAll('.line-word')];
   let start = null;
 
   function choose(word) {
@@ -12,18 +12,18 @@ export function attachWords(root, { changed }) {
   }
 
   root.addEventListener('pointerdown', (event) => {
-    const word = event.target.closest('.word');
+    const word = event.target.closest('.line-word');
     if (!word) return;
     const pressed = words().filter((one) => one.getAttribute('aria-pressed') === 'true');
     if (pressed.length !== 1 || !start?.isConnected) start = word;
     choose(word);
   });
   root.addEventListener('pointerover', (event) => {
-    const word = event.target.closest('.word');
+    const word = event.target.closest('.line-word');
     if (word && event.buttons === 1 && start?.isConnected) choose(word);
   });
   root.addEventListener('keydown', (event) => {
-    const word = event.target.closest('.word');
+    const word = event.target.closest('.line-word');
     if (!word) return;
     const all = words();
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
@@ -39,7 +39,7 @@ export function attachWords(root, { changed }) {
   });
   root.addEventListener('click', (event) => {
     if (event.target.closest('[data-close-words]')) closeWords(root, changed);
-    const word = event.target.closest('.word');
+    const word = event.target.closest('.line-word');
     // Pressed by keyboard: a pointer has chosen already.
     if (word && event.detail === 0) { start = word; choose(word); }
   });
@@ -53,7 +53,7 @@ export function attachWords(root, { changed }) {
 
 /** The chosen words: their line and where they stand in it; null where none are. */
 export function chosenWords(root) {
-  const chosen = [...root.querySelectorAll('.word[aria-pressed=true]')];
+  const chosen = [...root.querySelectorAll('.line-word[aria-pressed=true]')];
   if (chosen.length === 0) return null;
   return {
     line: chosen[0].parentElement.dataset.wordsLine,

@@ -13,7 +13,7 @@ final class NumberParser {
             "([-\u2212\u2013+]?\\d{1,3}(?:[ \u00a0\u202f]\\d{3})+(?:[.,]\\d+)?|[1-9]\\d{0,2}(?:,\\d{3})+(?:[.]\\d+)?|[-\u2212\u2013+]?\\d+(?:[.,]\\d+)?)";
     private static final Pattern KEY = Pattern.compile("\\s*" + NUMBER
             + "\\s*([^\\d\\s,;(\u00b1+][^\\d,;(\u00b1]{0,24}?(?:(?<=\\p{L})[23])?)?\\s*"
-            + "(?:[,;(]?\\s*(?:\u00b1|\\+/-|\\+-|tolerance:?|toleranz:?|tol\\.?)\\s*" + NUMBER + "[^\\d]{0,10}\\)?"
+            + "(?:[,;(]?\\s*(?:\u00b1|\\+/-|\\+-|tolerance:?|toleranz:?|tol\\.?)\\s*" + NUMBER + "([^\\d]{0,10})\\)?"
             + "|\\([^\\d)]{0,20}" + NUMBER + "\\s*\\D{1,8}\\s*" + NUMBER + "[^\\d)]{0,8}\\))?\\s*\\.?\\s*");
 
     private NumberParser() {}
@@ -29,9 +29,13 @@ final class NumberParser {
             return Optional.empty();
         }
         Optional<BigDecimal> tolerance = Optional.ofNullable(matcher.group(3)).map(NumberParser::number);
-        if (tolerance.isEmpty() && matcher.group(4) != null) {
-            BigDecimal low = number(matcher.group(4));
-            BigDecimal high = number(matcher.group(5));
+        if (tolerance.isPresent() && matcher.group(4).contains("%") && !unit.equals("%")) {
+            // A share of the value; where the unit is percent itself, the tolerance is in that unit.
+            tolerance = tolerance.map(share -> value.multiply(share).movePointLeft(2));
+        }
+        if (tolerance.isEmpty() && matcher.group(5) != null) {
+            BigDecimal low = number(matcher.group(5));
+            BigDecimal high = number(matcher.group(6));
             // A range of accepted values becomes the tolerance that holds all of it.
             tolerance = Optional.of(
                     value.subtract(low).abs().max(high.subtract(value).abs()));

@@ -27,6 +27,7 @@ import org.tidyleaf.question.Question;
 import org.tidyleaf.question.SingleChoice;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.reading.AnswerText;
 
 class MarkerTest {
 
@@ -60,6 +61,18 @@ class MarkerTest {
         assertThat(earned(several, chosen(0, 2))).isEqualByComparingTo("3");
         assertThat(earned(several, chosen(0))).isEqualByComparingTo("0");
         assertThat(earned(several, chosen(0, 1, 2))).isEqualByComparingTo("0");
+    }
+
+    /** Common practice, no source: a tolerance in percent is a share of the right value, ends included. */
+    @Test
+    void aToleranceInPercentIsAShareOfTheValue() {
+        Question share = new NumericEntry(worth("1"), AnswerText.number("250 mm (\u00b1 2 %)"));
+        assertThat(earned(share, entered("255"))).isEqualByComparingTo("1");
+        assertThat(earned(share, entered("245 mm"))).isEqualByComparingTo("1");
+        assertThat(earned(share, entered("255.1"))).isEqualByComparingTo("0");
+        Question percent = new NumericEntry(worth("1"), AnswerText.number("50 % \u00b1 2 %"));
+        assertThat(earned(percent, entered("52"))).isEqualByComparingTo("1");
+        assertThat(earned(percent, entered("52,5"))).isEqualByComparingTo("0");
     }
 
     /** Common practice, no source: blind guessing among k options earns 1/k on average. */

@@ -35,8 +35,8 @@ class DeskActionsTest {
 
     @BeforeAll
     void signIn(Address app) {
-        app.bean(AccountService.class).make("Ines Marsh", "ines@wrenfield.example", "keeping-bees");
-        signIn(app, teacher, "ines@wrenfield.example");
+        app.bean(AccountService.class).make("Ines Marsh", "isla@wrenfield.example", "keeping-bees");
+        signIn(app, teacher, "isla@wrenfield.example");
     }
 
     private static void signIn(Address app, Page page, String mail) {
@@ -124,7 +124,7 @@ class DeskActionsTest {
         assertThat(tally(teacher)).containsText("keys 0 of 1");
         teacher.locator("#line-2").click();
         teacher.keyboard().press("w");
-        assertThat(teacher.locator(".word").first()).isFocused();
+        assertThat(teacher.locator(".line-word").first()).isFocused();
         for (int i = 0; i < 6; i++) {
             teacher.keyboard().press("ArrowRight");
         }
@@ -136,8 +136,8 @@ class DeskActionsTest {
         teacher.keyboard().press("z");
         assertThat(tally(teacher)).containsText("keys 0 of 1");
         teacher.locator("#line-2").dblclick();
-        teacher.locator(".word").nth(6).click();
-        teacher.locator(".word").nth(7).click();
+        teacher.locator(".line-word").nth(6).click();
+        teacher.locator(".line-word").nth(7).click();
         teacher.click("[data-role=KEY]");
         assertThat(tally(teacher)).containsText("keys 1 of 1");
         assertThat(teacher.locator(".pinned-words")).hasText("Sol.: b");
@@ -183,7 +183,7 @@ class DeskActionsTest {
     void aSnagIsDismissedWithItsReason(Address app) {
         drop(app, "Combs gap.txt", "Combs gap\n\n1. Who builds?\nA. workers\nB. drones\nD. queens\n");
         Locator snag = card(1).locator(".snag:has([name=reason])").first();
-        snag.hover();
+        snag.locator(".dismiss").hover();
         snag.locator("[name=reason]").fill("C was struck out on purpose");
         snag.locator("[name=reason]").press("Enter");
         assertThat(card(1).locator(".snag:has([name=reason])")).hasCount(0);

@@ -26,10 +26,14 @@ import org.tidyleaf.question.TextEntry;
  * A question to be answered, the same in the proof and in a sitting. Holds nothing of its key, so that none can get into a
  * candidate's browser.
  *
+ * @param passage what it is about, as HTML, the same for all its questions; {@code passagePlace} tells passages apart
  * @param stem as HTML; gaps inside a sentence are fields already
  * @param body what stands below the stem to be filled or marked, as HTML: a table, places of a picture, a text
  * @param field how to type an answer below the stem: "none", "line", "number" or "area"
  * @param entered what is typed below the stem so far
+ * @param kind the type's label
+ * @param required whether it must be answered before handing in
+ * @param flagged whether the candidate wants to come back to it
  */
 public record AnswerCard(
         String id,
@@ -38,6 +42,7 @@ public record AnswerCard(
         String section,
         String instructions,
         String passage,
+        int passagePlace,
         String stem,
         List<Choice> choices,
         boolean several,
@@ -45,7 +50,10 @@ public record AnswerCard(
         String body,
         String field,
         String entered,
-        boolean answered) {
+        boolean answered,
+        String kind,
+        boolean required,
+        boolean flagged) {
 
     /** One of several parts to choose for: a left of pairs, a step to order, a row of a grid. */
     public record Part(String html, List<PartChoice> choices) {}
@@ -70,6 +78,7 @@ public record AnswerCard(
                 section,
                 instructions,
                 passage,
+                passagePlace,
                 stem,
                 shuffled,
                 several,
@@ -77,7 +86,52 @@ public record AnswerCard(
                 body,
                 field,
                 entered,
-                answered);
+                answered,
+                kind,
+                required,
+                flagged);
+    }
+
+    /** The same, marked to come back to. */
+    public AnswerCard withFlag(boolean flag) {
+        return new AnswerCard(
+                id,
+                number,
+                points,
+                section,
+                instructions,
+                passage,
+                passagePlace,
+                stem,
+                choices,
+                several,
+                parts,
+                body,
+                field,
+                entered,
+                answered,
+                kind,
+                required,
+                flag);
+    }
+
+    /** Questions that stand together: about one passage, or each by itself. */
+    public record Group(String passage, List<AnswerCard> cards) {}
+
+    /** Neighbours about the same passage together, so that it stays in view with each of them. */
+    public static List<Group> groups(List<AnswerCard> cards) {
+        List<Group> groups = new ArrayList<>();
+        for (AnswerCard card : cards) {
+            Group last = groups.isEmpty() ? null : groups.get(groups.size() - 1);
+            boolean joins =
+                    last != null && !card.passage.isEmpty() && last.cards().get(0).passagePlace == card.passagePlace;
+            if (joins) {
+                last.cards().add(card);
+            } else {
+                groups.add(new Group(card.passage, new ArrayList<>(List.of(card))));
+            }
+        }
+        return groups;
     }
 
     /** All questions of a quiz with the responses given so far. */
@@ -95,10 +149,7 @@ public record AnswerCard(
         Response response = responses.of(question.id());
         int above =
                 index == 0 ? -1 : quiz.questions().get(index - 1).particulars().section();
-        int passageAbove =
-                index == 0 ? -1 : quiz.questions().get(index - 1).particulars().stimulus();
         boolean newSection = particulars.section() >= 0 && particulars.section() != above;
-        boolean newPassage = particulars.stimulus() >= 0 && particulars.stimulus() != passageAbove;
         ProseHtml plain = new ProseHtml(figures);
         EntryFields fields = new EntryFields(figures, response);
         return new AnswerCard(
@@ -109,9 +160,10 @@ public record AnswerCard(
                 newSection
                         ? plain.html(quiz.sections().get(particulars.section()).instructions())
                         : "",
-                newPassage
+                particulars.stimulus() >= 0
                         ? plain.html(quiz.stimuli().get(particulars.stimulus()).text())
                         : "",
+                particulars.stimulus(),
                 question.match(new StemHtml(fields, plain)),
                 question instanceof ChoiceQuestion choice ? choices(choice, response, plain) : List.of(),
                 question instanceof ChoiceQuestion choice && choice.takesSeveral(),
@@ -119,7 +171,10 @@ public record AnswerCard(
                 question.match(new BodyHtml(fields)),
                 field(question),
                 response.entered().isEmpty() ? "" : response.entered().get(0),
-                !response.isEmpty());
+                !response.isEmpty(),
+                question.type().label(),
+                particulars.settings().required(),
+                false);
     }
 
     private static String points(Question question) {

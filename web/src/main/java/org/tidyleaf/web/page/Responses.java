@@ -4,11 +4,17 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.util.MultiValueMap;
 import org.tidyleaf.marking.Response;
 import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Grid;
 import org.tidyleaf.question.Hottext;
+import org.tidyleaf.question.Match;
+import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.SomeCases;
@@ -20,6 +26,32 @@ public record Responses(Map<String, Response> byQuestion) {
     static final String CHOSEN = "chosen:";
 
     static final String ENTERED = "entered:";
+
+    /** A part's field is named by this, the question's id and the part's 0-based place, so that parts may be moved about. */
+    static final String PART = "part:";
+
+    /** Of how many parts a question has that are each answered by a choice of their own. */
+    private static final SomeCases<Integer> PARTS = new SomeCases<>() {
+        @Override
+        public Integer match(Match question) {
+            return question.lefts().size();
+        }
+
+        @Override
+        public Integer order(Order question) {
+            return question.items().size();
+        }
+
+        @Override
+        public Integer grid(Grid question) {
+            return question.rows().size();
+        }
+
+        @Override
+        public Integer otherwise(Question question) {
+            return 0;
+        }
+    };
 
     /** More than this is no answer to a test. */
     private static final int LONGEST_ENTRY = 20_000;
@@ -63,11 +95,19 @@ public record Responses(Map<String, Response> byQuestion) {
                     chosen.add(Integer.parseInt(value));
                 }
             }
-            List<String> entered = fields.getOrDefault(ENTERED + question.id(), List.of()).stream()
-                    .map(text -> text.substring(0, Math.min(text.length(), LONGEST_ENTRY)))
-                    .toList();
-            responses.put(question.id(), new Response(chosen, entered));
+            responses.put(question.id(), new Response(chosen, entered(fields, question)));
         }
         return new Responses(responses);
+    }
+
+    private static List<String> entered(MultiValueMap<String, String> fields, Question question) {
+        int parts = question.match(PARTS);
+        Stream<String> texts = parts == 0
+                ? fields.getOrDefault(ENTERED + question.id(), List.of()).stream()
+                : IntStream.range(0, parts)
+                        .mapToObj(i -> Optional.ofNullable(fields.getFirst(PART + question.id() + ":" + i))
+                                .orElse(""));
+        return texts.map(text -> text.substring(0, Math.min(text.length(), LONGEST_ENTRY)))
+                .toList();
     }
 }

@@ -4,23 +4,16 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import org.tidyleaf.exchange.LatexMathMl;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.reading.Entry;
 import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Role;
-import org.tidyleaf.source.Figure;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
-import org.tidyleaf.source.Span;
 import org.tidyleaf.tidying.Tidied;
-import org.tidyleaf.web.page.ProseHtml;
+import org.tidyleaf.web.page.LineHtml;
 
 /**
  * A line of the source as the sheet typesets it.
@@ -52,7 +45,6 @@ record SheetLine(
 
     private static final int MOST_STEPS = 6;
     private static final double DOUBTFUL = 0.3;
-    private static final Pattern FORMULA = Pattern.compile("\\\\\\((.+?)\\\\\\)");
 
     /** Height of a line's bar on the spine with the space below it, in the drawing's units. */
     static final int PITCH = 8;
@@ -81,20 +73,20 @@ record SheetLine(
 
     static List<SheetLine> of(Source source, Tidied tidied, String figures) {
         Set<Integer> keyed = keyedLines(tidied);
+        LineHtml html = new LineHtml(source, figures);
         Set<Integer> snagged = new HashSet<>();
         tidied.snags().forEach(snag -> snagged.add(snag.line()));
         return tidied.reading().ledger().stream()
-                .map(entry -> of(source, tidied, entry, keyed.contains(entry.line()), snagged, figures))
+                .map(entry -> of(html, tidied, entry, keyed.contains(entry.line()), snagged))
                 .toList();
     }
 
-    private static SheetLine of(
-            Source source, Tidied tidied, Entry entry, boolean keyed, Set<Integer> snagged, String figures) {
-        Line line = source.line(entry.line());
+    private static SheetLine of(LineHtml html, Tidied tidied, Entry entry, boolean keyed, Set<Integer> snagged) {
+        Line line = html.source().line(entry.line());
         boolean keyedOption = keyed && entry.role() == Role.OPTION;
         return new SheetLine(
                 entry.line(),
-                html(line, source, pinned(tidied, entry.line()), figures),
+                html.html(line, pinned(tidied, entry.line())),
                 keyedOption ? "option-key" : entry.role().label(),
                 letter(entry),
                 words(entry, keyedOption),
@@ -165,68 +157,5 @@ record SheetLine(
             default -> entry.role().label();
         };
         return entry.more() ? role + ", goes on" : role;
-    }
-
-    private static String html(Line line, Source source, Map<Segment, Role> pinned, String figures) {
-        TreeSet<Integer> bounds = new TreeSet<>(List.of(0, line.text().length()));
-        line.spans().forEach(span -> bounds.addAll(List.of(span.from(), span.to())));
-        pinned.keySet().forEach(part -> bounds.addAll(List.of(part.from(), part.to())));
-        StringBuilder html = new StringBuilder();
-        int at = 0;
-        for (int next : bounds) {
-            int from = at;
-            Optional<Span> span = line.spans().stream()
-                    .filter(one -> one.from() <= from && one.to() > from)
-                    .findFirst();
-            if (next > from) {
-                String run = span.map(one -> span(line, one, from, next, source, figures))
-                        .orElseGet(() -> text(line.text().substring(from, next)));
-                html.append(withRole(run, from, pinned));
-                at = next;
-            }
-        }
-        // A picture may stand where there is no text at all.
-        line.spans().stream()
-                .filter(span -> span.from() == span.to())
-                .forEach(span -> html.append(span(line, span, span.from(), span.to(), source, figures)));
-        return html.toString();
-    }
-
-    private static String withRole(String run, int from, Map<Segment, Role> pinned) {
-        return pinned.entrySet().stream()
-                .filter(pin -> pin.getKey().from() <= from && pin.getKey().to() > from)
-                .findFirst()
-                .map(pin ->
-                        "<span class=\"pinned-words\" title=\"" + pin.getValue().label() + "\">" + run + "</span>")
-                .orElse(run);
-    }
-
-    private static String span(Line line, Span span, int from, int to, Source source, String figures) {
-        if (!span.figure().isEmpty()) {
-            String alternative = source.figures().stream()
-                    .filter(figure -> figure.id().equals(span.figure()))
-                    .map(Figure::alternative)
-                    .findFirst()
-                    .orElse("");
-            return "<img class=\"figure\" loading=\"lazy\" src=\"" + ProseHtml.escape(figures + span.figure())
-                    + "\" alt=\"" + ProseHtml.escape(alternative) + "\">";
-        }
-        return ProseHtml.set(text(line.text().substring(from, to)), span.emphasis());
-    }
-
-    private static String text(String text) {
-        StringBuilder html = new StringBuilder();
-        Matcher formula = FORMULA.matcher(text);
-        int at = 0;
-        while (formula.find()) {
-            html.append(plain(text.substring(at, formula.start())));
-            html.append(LatexMathMl.convert(formula.group(1)));
-            at = formula.end();
-        }
-        return html.append(plain(text.substring(at))).toString();
-    }
-
-    private static String plain(String text) {
-        return ProseHtml.escape(text).replace("\t", "<span class=\"tab\"></span>");
     }
 }

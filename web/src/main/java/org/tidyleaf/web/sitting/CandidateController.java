@@ -8,6 +8,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
@@ -22,6 +25,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.OptionOrder;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.shuffling.Shuffling;
 import org.tidyleaf.web.leaf.LeafService;
@@ -39,6 +43,9 @@ class CandidateController {
 
     /** The field that says which questions a page holds. */
     private static final String ASKED = "asked";
+
+    /** A field's name is this and the id of a question to come back to. */
+    private static final String FLAG = "flag:";
 
     /** A script can be gone on with for as long as any sitting may last. */
     private static final Duration KEPT = Duration.ofDays(30);
@@ -106,7 +113,10 @@ class CandidateController {
         int at = single ? Math.max(least, Math.min(last, wanted == 0 ? script.furthest() : wanted - 1)) : 0;
         model.addAttribute("title", script.quiz().title());
         model.addAttribute("candidate", script.candidate());
-        model.addAttribute("cards", single ? List.of(all.get(at)) : all);
+        List<AnswerCard> cards = single ? List.of(all.get(at)) : all;
+        model.addAttribute("cards", cards);
+        model.addAttribute("groups", AnswerCard.groups(cards));
+        model.addAttribute("answered", all.stream().filter(AnswerCard::answered).count());
         model.addAttribute("all", all);
         model.addAttribute("single", single);
         model.addAttribute("at", at);
@@ -122,18 +132,21 @@ class CandidateController {
 
     private static List<AnswerCard> cards(String code, Script script) {
         List<AnswerCard> cards = AnswerCard.of(script.quiz(), script.responses(), "/s/" + code + "/figure/");
-        if (!script.rules().shuffleOptions()) {
-            return cards;
-        }
-        List<AnswerCard> shuffled = new ArrayList<>();
+        List<AnswerCard> shown = new ArrayList<>();
         for (int i = 0; i < cards.size(); i++) {
             Question question = script.quiz().questions().get(i);
-            shuffled.add(
-                    question instanceof ChoiceQuestion choice
-                            ? cards.get(i).withChoices(Shuffling.options(choice, script.seed()))
-                            : cards.get(i));
+            AnswerCard card = cards.get(i).withFlag(script.flags().contains(question.id()));
+            shown.add(
+                    question instanceof ChoiceQuestion choice && isShuffled(choice, script)
+                            ? card.withChoices(Shuffling.options(choice, script.seed()))
+                            : card);
         }
-        return shuffled;
+        return shown;
+    }
+
+    private static boolean isShuffled(ChoiceQuestion choice, Script script) {
+        return script.rules().shuffleOptions()
+                || choice.particulars().settings().order() == OptionOrder.SHUFFLED;
     }
 
     private static void handedIn(String code, Script script, Model model) {
@@ -240,18 +253,25 @@ class CandidateController {
         model.addAttribute("code", code);
         answering(code, script.get(), 0, model);
         List<AnswerCard> all = cards(code, script.get());
-        List<Open> open = new ArrayList<>();
-        for (int i = 0; i < all.size(); i++) {
-            if (!all.get(i).answered()) {
-                open.add(new Open(i + 1, all.get(i).id(), all.get(i).number()));
-            }
-        }
-        model.addAttribute("unanswered", open);
+        model.addAttribute("unanswered", open(all, card -> !card.answered()));
+        model.addAttribute("flagged", open(all, AnswerCard::flagged));
+        model.addAttribute(
+                "lacking",
+                open(all, card -> card.required() && !card.answered()).stream()
+                        .map(Open::number)
+                        .toList());
         return "sitting/check";
     }
 
-    /** A question without an answer, with its 1-based place. */
+    /** A question to go back to, with its 1-based place. */
     record Open(int place, String id, String number) {}
+
+    private static List<Open> open(List<AnswerCard> all, Predicate<AnswerCard> wanted) {
+        return IntStream.range(0, all.size())
+                .filter(i -> wanted.test(all.get(i)))
+                .mapToObj(i -> new Open(i + 1, all.get(i).id(), all.get(i).number()))
+                .toList();
+    }
 
     private boolean keep(String code, String token, MultiValueMap<String, String> fields, int furthest) {
         Set<String> asked = Set.copyOf(fields.getOrDefault(ASKED, List.of()));
@@ -259,10 +279,16 @@ class CandidateController {
                 .map(script -> scripts.save(
                         code,
                         token,
-                        Responses.parse(fields, script.quiz()),
-                        asked,
+                        new ScriptService.Page(Responses.parse(fields, script.quiz()), asked, flagged(fields)),
                         Math.min(furthest, script.quiz().questions().size() - 1)))
                 .orElse(false);
+    }
+
+    private static Set<String> flagged(MultiValueMap<String, String> fields) {
+        return fields.keySet().stream()
+                .filter(name -> name.startsWith(FLAG))
+                .map(name -> name.substring(FLAG.length()))
+                .collect(Collectors.toSet());
     }
 
     @PostMapping("/hand-in")
@@ -286,6 +312,8 @@ class CandidateController {
         return AnswerCard.of(script.quiz(), Responses.NONE, "figure/").stream()
                 .anyMatch(card -> (card.stem()
                                 + card.passage()
+                                + card.body()
+                                + card.parts()
                                 + String.join(
                                         "",
                                         card.choices().stream()

@@ -3,6 +3,7 @@ package org.tidyleaf.web.sitting;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.tidyleaf.marking.HandMark;
 import org.tidyleaf.question.Quiz;
@@ -16,6 +17,7 @@ import org.tidyleaf.web.page.Responses;
  * @param deadline when the candidate's own time is over, where there is a limit
  * @param state whether answers are still taken, and if not, why
  * @param furthest 0-based place of the furthest question reached
+ * @param flags ids of the questions to come back to
  * @param marksShown whether the points may be seen now; {@code answersShown} likewise what is right
  * @param againLeft how many further tries this person has
  */
@@ -30,6 +32,7 @@ record Script(
         Optional<Instant> deadline,
         State state,
         int furthest,
+        Set<String> flags,
         boolean marksShown,
         boolean answersShown,
         int againLeft) {

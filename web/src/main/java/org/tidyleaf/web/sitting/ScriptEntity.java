@@ -31,6 +31,9 @@ class ScriptEntity {
     /** 0-based place of the furthest question reached, where there is no going back. */
     int furthest;
 
+    /** Ids of the questions to come back to, with commas between. */
+    String flags = "";
+
     /** For Hibernate. */
     protected ScriptEntity() {}
 

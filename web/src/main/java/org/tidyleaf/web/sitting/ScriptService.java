@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.tidyleaf.exchange.StoredJson;
@@ -226,6 +227,7 @@ public class ScriptService {
                 deadline,
                 state,
                 entity.furthest,
+                Set.of(entity.flags.split(",")),
                 shows(rules.marks(), sitting),
                 shows(rules.answers(), sitting),
                 againLeft(sitting, entity));
@@ -264,15 +266,26 @@ public class ScriptService {
     /** Keeps the answers that differ from what was kept before; false where none are taken any more. */
     @Transactional
     public boolean save(String code, String token, Responses responses) {
-        return save(code, token, responses, Set.of(), 0);
+        return save(code, token, new Page(responses, Set.of(), Set.of()), 0);
     }
 
     /**
-     * @param asked the ids of the questions on the page, empty for all
+     * What a candidate's page holds.
+     *
+     * @param asked the ids of the questions on it, empty for all
+     * @param flagged of these, the ones to come back to
+     */
+    record Page(Responses responses, Set<String> asked, Set<String> flagged) {
+        boolean holds(String question) {
+            return asked.isEmpty() || asked.contains(question);
+        }
+    }
+
+    /**
      * @param furthest the 0-based place of the question that is shown next
      */
     @Transactional
-    boolean save(String code, String token, Responses responses, Set<String> asked, int furthest) {
+    boolean save(String code, String token, Page page, int furthest) {
         SittingEntity sitting = byCode(code);
         Optional<ScriptEntity> found = byToken(sitting, token).flatMap(script -> scripts.lock(script.id));
         if (found.isEmpty()) {
@@ -286,8 +299,8 @@ public class ScriptService {
         for (int place = 0; place < before.quiz().questions().size(); place++) {
             Question question = before.quiz().questions().get(place);
             boolean passed = stays && place < found.get().furthest;
-            Response response = responses.of(question.id());
-            if ((asked.isEmpty() || asked.contains(question.id()))
+            Response response = page.responses().of(question.id());
+            if (page.holds(question.id())
                     && !passed
                     && !response.equals(before.responses().of(question.id()))) {
                 answers.save(
@@ -295,6 +308,12 @@ public class ScriptService {
             }
         }
         found.get().furthest = Math.max(found.get().furthest, furthest);
+        found.get().flags = before.quiz().questions().stream()
+                .map(Question::id)
+                .filter(id -> page.holds(id)
+                        ? page.flagged().contains(id)
+                        : before.flags().contains(id))
+                .collect(Collectors.joining(","));
         return true;
     }
 
@@ -305,7 +324,17 @@ public class ScriptService {
         byToken(sitting, token)
                 .flatMap(script -> scripts.lock(script.id))
                 .filter(script -> script.handedInAt == null)
+                .filter(script -> isComplete(script(script, sitting)))
                 .ifPresent(script -> script.handedInAt = clock.instant());
+    }
+
+    /** Whether what must be answered is; when time is over it no longer matters. */
+    private static boolean isComplete(Script script) {
+        return !script.open()
+                || script.quiz().questions().stream()
+                        .filter(question -> question.particulars().settings().required())
+                        .noneMatch(
+                                question -> script.responses().of(question.id()).isEmpty());
     }
 
     private static Response response(AnswerEntity answer) {
