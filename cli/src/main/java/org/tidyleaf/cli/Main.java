@@ -6,7 +6,7 @@ import picocli.CommandLine.Command;
 /** The commands of the terminal: {@code tidyleaf read FILE}. */
 @Command(
         name = "tidyleaf",
-        subcommands = {ReadCommand.class, ConvertCommand.class, BenchCommand.class},
+        subcommands = {ReadCommand.class, ConvertCommand.class, BenchCommand.class, LoadCommand.class},
         mixinStandardHelpOptions = true)
 public final class Main {
 

@@ -10,6 +10,7 @@ import org.springframework.security.config.annotation.web.configurers.HeadersCon
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ContentSecurityPolicyHeaderWriter;
 import org.springframework.security.web.header.writers.DelegatingRequestMatcherHeaderWriter;
 import org.springframework.security.web.header.writers.frameoptions.XFrameOptionsHeaderWriter;
@@ -44,8 +45,10 @@ class SecurityConfiguration {
                         .permitAll()
                         .anyRequest()
                         .authenticated())
-                // Programs come with a token of their own and without a session.
-                .csrf(csrf -> csrf.ignoringRequestMatchers(SIMULATED_PACKAGES))
+                // The token is kept in a cookie, so that candidates need no session, which each of their requests would
+                // read and write. Programs come with a token of their own.
+                .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository())
+                        .ignoringRequestMatchers(SIMULATED_PACKAGES))
                 .formLogin(form ->
                         form.loginPage("/sign-in").defaultSuccessUrl("/", false).permitAll())
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))

@@ -5,10 +5,12 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.util.HexFormat;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.ConcurrentReferenceHashMap;
 import org.tidyleaf.exchange.StoredJson;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.tidying.Tidied;
@@ -26,6 +28,9 @@ public class EditionService {
         this.leaves = leaves;
         this.clock = clock;
     }
+
+    /** Editions asked for lately, forgotten when memory runs short; an edition never changes. */
+    private final Map<UUID, Edition> known = new ConcurrentReferenceHashMap<>();
 
     /** Publishes the leaf as it stands; empty while something blocks it. */
     @Transactional
@@ -51,7 +56,8 @@ public class EditionService {
 
     @Transactional(readOnly = true)
     public Edition get(UUID id) {
-        return edition(editions.findById(id).orElseThrow());
+        return known.computeIfAbsent(
+                id, wanted -> edition(editions.findById(wanted).orElseThrow()));
     }
 
     private Optional<EditionEntity> latest(UUID leaf) {

@@ -275,13 +275,8 @@ class CandidateController {
 
     private boolean keep(String code, String token, MultiValueMap<String, String> fields, int furthest) {
         Set<String> asked = Set.copyOf(fields.getOrDefault(ASKED, List.of()));
-        return scripts.script(code, token)
-                .map(script -> scripts.save(
-                        code,
-                        token,
-                        new ScriptService.Page(Responses.parse(fields, script.quiz()), asked, flagged(fields)),
-                        Math.min(furthest, script.quiz().questions().size() - 1)))
-                .orElse(false);
+        ScriptService.Page page = new ScriptService.Page(quiz -> Responses.parse(fields, quiz), asked, flagged(fields));
+        return scripts.save(code, token, page, furthest);
     }
 
     private static Set<String> flagged(MultiValueMap<String, String> fields) {

@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -266,16 +267,17 @@ public class ScriptService {
     /** Keeps the answers that differ from what was kept before; false where none are taken any more. */
     @Transactional
     public boolean save(String code, String token, Responses responses) {
-        return save(code, token, new Page(responses, Set.of(), Set.of()), 0);
+        return save(code, token, new Page(quiz -> responses, Set.of(), Set.of()), 0);
     }
 
     /**
      * What a candidate's page holds.
      *
+     * @param responses what was answered, once the questions are known
      * @param asked the ids of the questions on it, empty for all
      * @param flagged of these, the ones to come back to
      */
-    record Page(Responses responses, Set<String> asked, Set<String> flagged) {
+    record Page(Function<Quiz, Responses> responses, Set<String> asked, Set<String> flagged) {
         boolean holds(String question) {
             return asked.isEmpty() || asked.contains(question);
         }
@@ -295,11 +297,12 @@ public class ScriptService {
         if (!before.open()) {
             return false;
         }
+        Responses responses = page.responses().apply(before.quiz());
         boolean stays = before.rules().oneByOne() && !before.rules().back();
         for (int place = 0; place < before.quiz().questions().size(); place++) {
             Question question = before.quiz().questions().get(place);
             boolean passed = stays && place < found.get().furthest;
-            Response response = page.responses().of(question.id());
+            Response response = responses.of(question.id());
             if (page.holds(question.id())
                     && !passed
                     && !response.equals(before.responses().of(question.id()))) {
@@ -307,7 +310,8 @@ public class ScriptService {
                         new AnswerEntity(found.get().id, question.id(), StoredJson.write(response), clock.instant()));
             }
         }
-        found.get().furthest = Math.max(found.get().furthest, furthest);
+        int last = before.quiz().questions().size() - 1;
+        found.get().furthest = Math.max(found.get().furthest, Math.min(furthest, last));
         found.get().flags = before.quiz().questions().stream()
                 .map(Question::id)
                 .filter(id -> page.holds(id)
