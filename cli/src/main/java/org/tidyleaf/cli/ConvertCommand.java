@@ -11,6 +11,7 @@ import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import org.tidyleaf.exchange.Imported;
 import org.tidyleaf.exchange.Outlet;
+import org.tidyleaf.exchange.QtiPackage;
 import org.tidyleaf.exchange.QtiReader;
 import org.tidyleaf.exchange.TestJson;
 import org.tidyleaf.intake.Intake;
@@ -38,6 +39,12 @@ final class ConvertCommand implements Callable<Integer> {
     @Option(names = "--out", required = true, paramLabel = "FILE", description = "the file to write")
     private Path out = Path.of("");
 
+    @Option(
+            names = "--draw",
+            paramLabel = "N",
+            description = "with qti3: a pool by topic, and a test that draws so many of each")
+    private int draw;
+
     @Option(names = "--key", paramLabel = "FILE", description = "a file with the answers")
     @Nullable
     private Path key;
@@ -51,7 +58,11 @@ final class ConvertCommand implements Callable<Integer> {
         try {
             Imported test = test();
             try (OutputStream stream = new BufferedOutputStream(Files.newOutputStream(out))) {
-                to.write(test.quiz(), id -> figure(test.figures(), id), stream);
+                if (draw > 0 && to == Outlet.QTI3) {
+                    QtiPackage.writePool(test.quiz(), draw, id -> figure(test.figures(), id), stream);
+                } else {
+                    to.write(test.quiz(), id -> figure(test.figures(), id), stream);
+                }
             }
             test.remarks().forEach(System.err::println);
             to.remarks(test.quiz()).forEach(System.err::println);

@@ -7,9 +7,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.OptionOrder;
 import org.tidyleaf.question.Question;
+import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 
@@ -27,6 +31,7 @@ public enum Outlet {
     XLSX(".xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
     CSV(".csv", "text/csv;charset=UTF-8"),
     TEXT(".txt", "text/plain;charset=UTF-8"),
+    MARKDOWN(".md", "text/markdown;charset=UTF-8"),
     JSON(".json", "application/json");
 
     private static final String WITH_KEY = " with key";
@@ -68,6 +73,7 @@ public enum Outlet {
             case XLSX -> SheetBook.write(quiz, out);
             case CSV -> text("\uFEFF" + Sheet.write(quiz), out);
             case TEXT -> text(PlainTest.write(quiz, true), out);
+            case MARKDOWN -> text(PlainTest.markdown(quiz, true), out);
             case JSON -> text(TestJson.write(quiz, figures), out);
         }
     }
@@ -82,6 +88,47 @@ public enum Outlet {
 
     /** What of this test the format can't hold as it is, in words for the teacher; empty where it holds all. */
     public List<String> remarks(Quiz quiz) {
+        List<String> remarks = new ArrayList<>(ofContent(quiz));
+        List<Settings> settings = quiz.questions().stream()
+                .map(question -> question.particulars().settings())
+                .toList();
+        if (this != QTI3 && this != QTI21 && this != JSON) {
+            said(remarks, settings, one -> one.required(), "must be answered");
+            said(remarks, settings, one -> one.order() != OptionOrder.USUAL, "have an order of options of their own");
+            said(remarks, settings, one -> one.partial().isPresent(), "have marks for part of it");
+        } else if (this != JSON) {
+            long others = quiz.questions().stream()
+                    .filter(question -> question.type() != QuestionType.MULTIPLE_CHOICE)
+                    .filter(question ->
+                            question.particulars().settings().partial().isPresent())
+                    .count();
+            if (others > 0) {
+                remarks.add("Marks for part of it are written for several right options only; " + count(others)
+                        + " of other types earn by their parts.");
+            }
+        }
+        if (this == CARTRIDGE || this == XLSX || this == CSV) {
+            said(
+                    remarks,
+                    settings,
+                    one -> !one.topic().isEmpty() || !one.labels().isEmpty(),
+                    "have a topic or notes");
+        }
+        return remarks;
+    }
+
+    private static void said(List<String> remarks, List<Settings> all, Predicate<Settings> lost, String words) {
+        long count = all.stream().filter(lost).count();
+        if (count > 0) {
+            remarks.add("That " + count(count) + " " + words + " is left behind.");
+        }
+    }
+
+    private static String count(long count) {
+        return count == 1 ? "1 question" : count + " questions";
+    }
+
+    private List<String> ofContent(Quiz quiz) {
         return switch (this) {
             case QTI21 ->
                 quiz.stimuli().isEmpty()
@@ -90,8 +137,18 @@ public enum Outlet {
                                 "A passage stands in each of its questions: this version has no passages of their own.");
             case CARTRIDGE -> CartridgePackage.remarks(quiz);
             case XLSX, CSV, TEXT -> plain(quiz);
+            case MARKDOWN -> pictures(quiz);
             default -> List.of();
         };
+    }
+
+    private static List<String> pictures(Quiz quiz) {
+        long pictures = QtiPackage.proses(quiz).stream()
+                .mapToLong(prose -> prose.pictures().size())
+                .sum();
+        return pictures == 0
+                ? List.of()
+                : List.of(pictures + (pictures == 1 ? " picture is" : " pictures are") + " left behind.");
     }
 
     private static List<String> plain(Quiz quiz) {
@@ -99,10 +156,7 @@ public enum Outlet {
         List<Inline> parts = QtiPackage.proses(quiz).stream()
                 .flatMap(prose -> prose.parts().stream())
                 .toList();
-        long pictures = parts.stream().filter(Inline.Picture.class::isInstance).count();
-        if (pictures > 0) {
-            remarks.add(pictures + (pictures == 1 ? " picture is" : " pictures are") + " left behind.");
-        }
+        remarks.addAll(pictures(quiz));
         boolean emphasis = parts.stream()
                 .anyMatch(part -> part instanceof Inline.Text text
                         && text.emphasis().stream().anyMatch(e -> e != Emphasis.COLOR));

@@ -1,5 +1,6 @@
 package org.tidyleaf.exchange;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.GapMatch;
@@ -14,6 +15,7 @@ import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Section;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.question.SomeCases;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.reading.AnswerText;
@@ -26,18 +28,27 @@ public final class PlainTest implements SomeCases<Boolean> {
 
     private final StringBuilder out = new StringBuilder();
     private final boolean keyed;
+    private final boolean markdown;
 
-    private PlainTest(boolean keyed) {
+    private PlainTest(boolean keyed, boolean markdown) {
         this.keyed = keyed;
+        this.markdown = markdown;
     }
 
     /** @param keyed whether the right answers stand in it */
     public static String write(Quiz quiz, boolean keyed) {
-        return new PlainTest(keyed).written(quiz);
+        return new PlainTest(keyed, false).written(quiz);
+    }
+
+    /** The same as Markdown (CommonMark, with tables): headings, bold, formulas between dollar signs. */
+    public static String markdown(Quiz quiz, boolean keyed) {
+        String plain = new PlainTest(keyed, true).written(quiz);
+        // Two spaces at its end make a line end where it ends; tables and headings end by themselves.
+        return plain.replaceAll("(?m)(?<=[^\\n|])$(?=\\n(?![\\n|#]))", "  ");
     }
 
     private String written(Quiz quiz) {
-        out.append(quiz.title()).append("\n\n");
+        out.append(markdown ? "# " : "").append(escaped(quiz.title())).append("\n\n");
         int section = -1;
         int passage = -1;
         for (int i = 0; i < quiz.questions().size(); i++) {
@@ -58,7 +69,7 @@ public final class PlainTest implements SomeCases<Boolean> {
     }
 
     private void section(Section section) {
-        out.append(section.title()).append('\n');
+        out.append(markdown ? "## " : "").append(escaped(section.title())).append(markdown ? "\n\n" : "\n");
         if (!section.instructions().isEmpty()) {
             out.append(lines(section.instructions())).append('\n');
         }
@@ -73,8 +84,7 @@ public final class PlainTest implements SomeCases<Boolean> {
                 .map(value -> " (" + value.stripTrailingZeros().toPlainString()
                         + (value.stripTrailingZeros().toPlainString().equals("1") ? " point)" : " points)"))
                 .orElse("");
-        out.append(number)
-                .append(". ")
+        out.append(markdown ? "**" + number + ".** " : number + ". ")
                 .append(lines(particulars.stem()))
                 .append(points)
                 .append('\n');
@@ -90,17 +100,55 @@ public final class PlainTest implements SomeCases<Boolean> {
         if (!particulars.hint().isEmpty()) {
             out.append("Hint: ").append(particulars.hint().plain()).append('\n');
         }
+        if (keyed) {
+            notes(particulars.settings())
+                    .forEach(note -> out.append(escaped(note)).append('\n'));
+        }
         out.append('\n');
     }
 
+    /** What the author noted, as our reader understands it. */
+    static List<String> notes(Settings settings) {
+        List<String> notes = new ArrayList<>();
+        if (!settings.topic().isEmpty()) {
+            notes.add("Topic: " + settings.topic());
+        }
+        settings.labels()
+                .forEach(label -> notes.add(label.matches("\\p{L}[\\p{L} ]*:.*") ? label : "Remark: " + label));
+        return notes;
+    }
+
     /** Gaps are rules to write on. */
-    private static String lines(Prose prose) {
-        return prose.typed().replaceAll("\\[\\[\\d+]]", "__________");
+    private String lines(Prose prose) {
+        return markdown ? MarkdownProse.lines(prose) : prose.typed().replaceAll("\\[\\[\\d+]]", "__________");
+    }
+
+    private String escaped(String text) {
+        return markdown ? MarkdownProse.escaped(text) : text;
+    }
+
+    /** Cells side by side: with tabs between, or as a table whose first row is its head. */
+    private void row(List<String> cells, boolean first) {
+        if (!markdown) {
+            out.append(String.join("\t", cells)).append('\n');
+            return;
+        }
+        out.append(first ? "\n" : "")
+                .append("| ")
+                .append(String.join(" | ", cells))
+                .append(" |\n");
+        if (first) {
+            out.append("|").append("---|".repeat(cells.size())).append('\n');
+        }
+    }
+
+    private void endRows() {
+        out.append(markdown ? "\n" : "");
     }
 
     private void answer(String word, String text) {
         if (keyed && !text.isEmpty()) {
-            out.append(word).append(": ").append(text).append('\n');
+            out.append(word).append(": ").append(escaped(text)).append('\n');
         }
     }
 
@@ -116,10 +164,7 @@ public final class PlainTest implements SomeCases<Boolean> {
 
     @Override
     public Boolean choice(ChoiceQuestion choice) {
-        lettered(choice.options().stream()
-                .map(Option::text)
-                .map(PlainTest::lines)
-                .toList());
+        lettered(choice.options().stream().map(Option::text).map(this::lines).toList());
         List<String> right = choice.key().stream()
                 .sorted()
                 .map(place -> String.valueOf(letter(place)))
@@ -131,6 +176,9 @@ public final class PlainTest implements SomeCases<Boolean> {
     @Override
     public Boolean match(Match match) {
         int rows = Math.max(match.lefts().size(), match.targets().size());
+        if (markdown) {
+            row(List.of("", ""), true);
+        }
         for (int i = 0; i < rows; i++) {
             String left = i < match.lefts().size()
                     ? (i + 1) + ") " + lines(match.lefts().get(i))
@@ -139,8 +187,9 @@ public final class PlainTest implements SomeCases<Boolean> {
                     ? Character.toLowerCase(letter(i)) + ") "
                             + lines(match.targets().get(i))
                     : "";
-            out.append(left).append('\t').append(right).append('\n');
+            row(List.of(left, right), false);
         }
+        endRows();
         StringBuilder key = new StringBuilder();
         for (int i = 0; i < match.key().size(); i++) {
             key.append(i == 0 ? "" : ", ")
@@ -154,7 +203,7 @@ public final class PlainTest implements SomeCases<Boolean> {
 
     @Override
     public Boolean order(Order order) {
-        lettered(order.items().stream().map(PlainTest::lines).toList());
+        lettered(order.items().stream().map(this::lines).toList());
         answer(
                 "Answer",
                 String.join(
@@ -167,32 +216,37 @@ public final class PlainTest implements SomeCases<Boolean> {
 
     @Override
     public Boolean grid(Grid grid) {
-        out.append('\t').append(String.join("\t", grid.columns())).append('\n');
+        List<String> heads = new ArrayList<>(List.of(""));
+        grid.columns().forEach(column -> heads.add(escaped(column)));
+        row(heads, true);
         for (int row = 0; row < grid.rows().size(); row++) {
-            out.append(lines(grid.rows().get(row)));
+            List<String> cells = new ArrayList<>(List.of(lines(grid.rows().get(row))));
             for (int column = 0; column < grid.columns().size(); column++) {
                 boolean ticked =
                         keyed && row < grid.key().size() && grid.key().get(row).contains(column);
-                out.append('\t').append(ticked ? "x" : "[ ]");
+                cells.add(ticked ? "x" : markdown ? "" : "[ ]");
             }
-            out.append('\n');
+            row(cells, false);
         }
+        endRows();
         return true;
     }
 
     @Override
     public Boolean gapMatch(GapMatch gaps) {
-        out.append("Words: ").append(String.join("   ", gaps.words())).append('\n');
+        out.append("Words: ")
+                .append(escaped(String.join(markdown ? " / " : "   ", gaps.words())))
+                .append('\n');
         answer("Answers", String.join(", ", gaps.key()));
         return true;
     }
 
     @Override
     public Boolean tableEntry(TableEntry table) {
-        for (List<Prose> row : table.rows()) {
-            out.append(String.join("\t", row.stream().map(PlainTest::lines).toList()))
-                    .append('\n');
+        for (int i = 0; i < table.rows().size(); i++) {
+            row(table.rows().get(i).stream().map(this::lines).toList(), i == 0);
         }
+        endRows();
         answer("Answers", AnswerText.of(table).replace("\n", "; "));
         return true;
     }
@@ -205,7 +259,7 @@ public final class PlainTest implements SomeCases<Boolean> {
 
     @Override
     public Boolean pictureLabel(PictureLabel picture) {
-        picture.labels().forEach(label -> out.append(label).append(" __________\n"));
+        picture.labels().forEach(label -> out.append(label).append(escaped(" __________\n")));
         answer("Answers", AnswerText.of(picture).replace("\n", "; "));
         return true;
     }

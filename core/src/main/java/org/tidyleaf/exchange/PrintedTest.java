@@ -217,6 +217,11 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         if (!particulars.hint().isEmpty()) {
             said("Hint: ", particulars.hint());
         }
+        if (keyed) {
+            for (String note : PlainTest.notes(particulars.settings())) {
+                said("", Prose.of(note));
+            }
+        }
     }
 
     /** A table or pairs right below a heading that asks for them have no stem but the heading's own words. */

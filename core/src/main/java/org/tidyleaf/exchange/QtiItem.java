@@ -16,7 +16,9 @@ import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
+import org.tidyleaf.question.OptionOrder;
 import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
@@ -272,19 +274,21 @@ final class QtiItem implements Question.Cases<Boolean> {
     public Boolean choice(ChoiceQuestion choice) {
         List<String> correct =
                 choice.key().stream().sorted().map(QtiItem::option).toList();
-        declare(RESPONSE, choice.takesSeveral() ? "multiple" : "single", "identifier", correct, Map.of());
+        Map<String, BigDecimal> mapping = choice.takesSeveral() ? mapping(choice) : Map.of();
+        declare(RESPONSE, choice.takesSeveral() ? "multiple" : "single", "identifier", correct, mapping);
         stem();
+        OptionOrder order = choice.particulars().settings().order();
         body.open(
                 "qti-choice-interaction",
                 "response-identifier",
                 RESPONSE,
                 "shuffle",
-                "false",
+                String.valueOf(order == OptionOrder.SHUFFLED),
                 "max-choices",
                 choice.takesSeveral() ? "0" : "1");
         for (int i = 0; i < choice.options().size(); i++) {
             Option option = choice.options().get(i);
-            boolean fixed = Wording.refersToOthers(option);
+            boolean fixed = order == OptionOrder.KEPT || Wording.refersToOthers(option);
             body.open(
                     "qti-simple-choice",
                     "identifier",
@@ -309,10 +313,32 @@ final class QtiItem implements Question.Cases<Boolean> {
             body.close("qti-simple-choice");
         }
         body.close("qti-choice-interaction");
-        if (!correct.isEmpty()) {
+        if (!mapping.isEmpty()) {
+            addMapped(RESPONSE);
+        } else if (!correct.isEmpty()) {
             allOrNothing();
         }
         return true;
+    }
+
+    /** A share for each right option, and where so set less one for each wrong; empty where it is all or nothing. */
+    private Map<String, BigDecimal> mapping(ChoiceQuestion choice) {
+        PartialMarks partial = choice.particulars().settings().partial().orElse(PartialMarks.USUAL);
+        if (partial != PartialMarks.EACH_RIGHT && partial != PartialMarks.LESS_WRONG) {
+            return Map.of();
+        }
+        Map<String, BigDecimal> mapping = new LinkedHashMap<>();
+        List<BigDecimal> shares = shares(choice.key().size());
+        List<Integer> right = choice.key().stream().sorted().toList();
+        for (int i = 0; i < choice.options().size(); i++) {
+            int place = right.indexOf(i);
+            if (place >= 0) {
+                mapping.put(option(i), shares.get(place));
+            } else if (partial == PartialMarks.LESS_WRONG && !shares.isEmpty()) {
+                mapping.put(option(i), shares.get(0).negate());
+            }
+        }
+        return mapping;
     }
 
     private static String option(int place) {

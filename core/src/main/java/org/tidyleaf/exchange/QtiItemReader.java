@@ -20,7 +20,9 @@ import org.tidyleaf.question.Match;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
+import org.tidyleaf.question.OptionOrder;
 import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
@@ -210,13 +212,46 @@ final class QtiItemReader {
                 key.add(places.get(id));
             }
         });
-        Particulars particulars = particulars(before(interaction));
+        Particulars plain = particulars(before(interaction));
+        Particulars particulars = plain.withSettings(plain.settings()
+                .withOrder(order(type, interaction))
+                .withPartial(isSeveral(interaction) ? partial(interaction) : Optional.empty()));
         if (type.equals("true-false")) {
             return new TrueFalse(particulars, options, key);
         }
-        boolean several = !Xml.attribute(interaction, "max-choices").equals("1")
+        return isSeveral(interaction)
+                ? new MultipleChoice(particulars, options, key)
+                : new SingleChoice(particulars, options, key);
+    }
+
+    private static boolean isSeveral(Element interaction) {
+        return !Xml.attribute(interaction, "max-choices").equals("1")
                 && !Xml.attribute(interaction, "max-choices").isEmpty();
-        return several ? new MultipleChoice(particulars, options, key) : new SingleChoice(particulars, options, key);
+    }
+
+    private static OptionOrder order(String type, Element interaction) {
+        List<Element> choices = named(interaction, "qti-simple-choice");
+        boolean kept = choices.size() > 1
+                && !type.equals("true-false")
+                && choices.stream()
+                        .allMatch(choice -> Xml.attribute(choice, "fixed").equals("true"));
+        if (kept) {
+            return OptionOrder.KEPT;
+        }
+        return Xml.attribute(interaction, "shuffle").equals("true") ? OptionOrder.SHUFFLED : OptionOrder.USUAL;
+    }
+
+    /** A choice whose response is mapped earns by its parts. */
+    private Optional<PartialMarks> partial(Element interaction) {
+        List<Element> entries = Optional.ofNullable(declarations.get(response(interaction)))
+                .flatMap(declaration -> Xml.child(declaration, "qti-mapping"))
+                .map(Xml::children)
+                .orElse(List.of());
+        boolean lessWrong = entries.stream()
+                .anyMatch(entry -> Xml.attribute(entry, "mapped-value").startsWith("-"));
+        return entries.isEmpty()
+                ? Optional.empty()
+                : Optional.of(lessWrong ? PartialMarks.LESS_WRONG : PartialMarks.EACH_RIGHT);
     }
 
     private Question order(Element interaction) {

@@ -15,6 +15,7 @@ import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Section;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.source.Figure;
 
 /**
@@ -30,16 +31,21 @@ public final class QtiPackage {
         V21
     }
 
+    /** A keyword that begins so names the question's topic. */
+    static final String TOPIC = "Topic: ";
+
     private static final String MANIFEST_21 = "http://www.imsglobal.org/xsd/imscp_v1p1";
     private static final String MANIFEST = "http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1";
 
     private final Quiz quiz;
     private final Version version;
+    private final int draw;
     private final Map<String, Figure> pictures = new LinkedHashMap<>();
     private final Map<String, String> files = new LinkedHashMap<>();
 
-    private QtiPackage(Version version, Quiz quiz, Function<String, Optional<Figure>> figures) {
+    private QtiPackage(Version version, Quiz quiz, int draw, Function<String, Optional<Figure>> figures) {
         this.version = version;
+        this.draw = draw;
         this.quiz = quiz;
         for (Prose prose : proses(quiz)) {
             for (Inline.Picture picture : prose.pictures()) {
@@ -56,7 +62,18 @@ public final class QtiPackage {
      */
     public static void write(Version version, Quiz quiz, Function<String, Optional<Figure>> figures, OutputStream out)
             throws IOException {
-        new QtiPackage(version, quiz, figures).write(out);
+        new QtiPackage(version, quiz, 0, figures).write(out);
+    }
+
+    /**
+     * Writes a pool: items by topic, and a test that draws some of each topic's at random. Without topics the test's own
+     * sections are taken.
+     *
+     * @param draw how many of each topic, at least 1; all where there are fewer
+     */
+    public static void writePool(Quiz quiz, int draw, Function<String, Optional<Figure>> figures, OutputStream out)
+            throws IOException {
+        new QtiPackage(Version.V30, quiz, Math.max(1, draw), figures).write(out);
     }
 
     static List<Prose> proses(Quiz quiz) {
@@ -145,6 +162,19 @@ public final class QtiPackage {
                 "nonlinear",
                 "submission-mode",
                 "simultaneous");
+        if (draw > 0) {
+            pool().forEach((topic, questions) -> drawn(out, topic, questions));
+        } else {
+            sections(out);
+        }
+        out.close("qti-test-part");
+        out.markup("<qti-outcome-processing><qti-set-outcome-value identifier=\"SCORE\"><qti-sum>"
+                + "<qti-test-variables variable-identifier=\"SCORE\"/></qti-sum></qti-set-outcome-value>"
+                + "</qti-outcome-processing>");
+        return out.close("qti-assessment-test").toString();
+    }
+
+    private void sections(XmlText out) {
         int open = -2;
         for (Question question : quiz.questions()) {
             int section = question.particulars().section();
@@ -155,16 +185,52 @@ public final class QtiPackage {
                 section(out, section);
                 open = section;
             }
-            out.empty("qti-assessment-item-ref", "identifier", "ref-" + question.id(), "href", itemFile(question));
+            reference(out, question);
         }
         if (open != -2) {
             out.close("qti-assessment-section");
         }
-        out.close("qti-test-part");
-        out.markup("<qti-outcome-processing><qti-set-outcome-value identifier=\"SCORE\"><qti-sum>"
-                + "<qti-test-variables variable-identifier=\"SCORE\"/></qti-sum></qti-set-outcome-value>"
-                + "</qti-outcome-processing>");
-        return out.close("qti-assessment-test").toString();
+    }
+
+    /** The questions by topic, or by section where they have none, in the order of first mention. */
+    private Map<String, List<Question>> pool() {
+        Map<String, List<Question>> pool = new LinkedHashMap<>();
+        for (Question question : quiz.questions()) {
+            int section = question.particulars().section();
+            String topic = question.particulars().settings().topic();
+            String place =
+                    section < 0 ? "Questions" : quiz.sections().get(section).title();
+            pool.computeIfAbsent(topic.isEmpty() ? place : topic, name -> new ArrayList<>())
+                    .add(question);
+        }
+        return pool;
+    }
+
+    /** QTI 3.0, 5.127 qti-selection and 5.99 qti-ordering: so many of the section's items, in random order. */
+    private void drawn(XmlText out, String topic, List<Question> questions) {
+        out.open(
+                "qti-assessment-section",
+                "identifier",
+                "section-" + ++sectionCount,
+                "title",
+                topic.isEmpty() ? "Questions" : topic,
+                "visible",
+                "true");
+        out.empty("qti-selection", "select", String.valueOf(Math.min(draw, questions.size())));
+        out.empty("qti-ordering", "shuffle", "true");
+        questions.forEach(question -> reference(out, question));
+        out.close("qti-assessment-section");
+    }
+
+    private static void reference(XmlText out, Question question) {
+        boolean required = question.particulars().settings().required();
+        if (required) {
+            out.open("qti-assessment-item-ref", "identifier", "ref-" + question.id(), "href", itemFile(question))
+                    .empty("qti-item-session-control", "allow-skipping", "false")
+                    .close("qti-assessment-item-ref");
+        } else {
+            out.empty("qti-assessment-item-ref", "identifier", "ref-" + question.id(), "href", itemFile(question));
+        }
     }
 
     private int sectionCount;
@@ -207,8 +273,9 @@ public final class QtiPackage {
         out.close("resource");
         for (Question question : quiz.questions()) {
             String file = itemFile(question);
-            out.open("resource", "identifier", "r-" + question.id(), "type", ofItem, "href", file)
-                    .empty("file", "href", file);
+            out.open("resource", "identifier", "r-" + question.id(), "type", ofItem, "href", file);
+            keywords(out, question.particulars().settings());
+            out.empty("file", "href", file);
             if (question.particulars().stimulus() >= 0 && !old) {
                 out.empty(
                         "dependency",
@@ -229,6 +296,22 @@ public final class QtiPackage {
                 .empty("file", "href", file)
                 .close("resource"));
         return out.close("resources").close("manifest").toString();
+    }
+
+    /** What the author noted, as keywords of IEEE 1484.12.1 (learning object metadata), general, 1.5. */
+    private static void keywords(XmlText out, Settings settings) {
+        List<String> words = new ArrayList<>(settings.labels());
+        if (!settings.topic().isEmpty()) {
+            words.add(0, TOPIC + settings.topic());
+        }
+        if (words.isEmpty()) {
+            return;
+        }
+        out.open("metadata")
+                .open("lom", "xmlns", "http://ltsc.ieee.org/xsd/LOM")
+                .open("general");
+        words.forEach(word -> out.open("keyword").element("string", word).close("keyword"));
+        out.close("general").close("lom").close("metadata");
     }
 
     private void dependencies(XmlText out, Question question) {

@@ -13,6 +13,7 @@ import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Section;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.source.Figure;
 import org.w3c.dom.Document;
@@ -29,6 +30,7 @@ public final class QtiReader {
     private final List<Question> questions = new ArrayList<>();
     private final Map<String, Figure> figures = new LinkedHashMap<>();
     private final List<String> remarks = new ArrayList<>();
+    private final Map<String, Settings> settings = new HashMap<>();
 
     private QtiReader(String name, ZipParts parts) {
         this.name = name;
@@ -58,6 +60,7 @@ public final class QtiReader {
         Element root = Xml.parse(name, manifest).getDocumentElement();
         String title = "";
         List<String> loose = new ArrayList<>();
+        keywords(root);
         var resources = root.getElementsByTagNameNS("*", "resource");
         for (int i = 0; i < resources.getLength(); i++) {
             Element resource = (Element) resources.item(i);
@@ -83,6 +86,35 @@ public final class QtiReader {
         }
         Quiz quiz = new Quiz(title, sections, stimuli, questions);
         return new Imported(quiz, List.copyOf(figures.values()), List.copyOf(remarks));
+    }
+
+    /** What the author noted of each item, from its resource's metadata, before anything is read. */
+    private void keywords(Element root) {
+        var resources = root.getElementsByTagNameNS("*", "resource");
+        for (int i = 0; i < resources.getLength(); i++) {
+            Element resource = (Element) resources.item(i);
+            Settings noted = Settings.NONE;
+            List<String> labels = new ArrayList<>();
+            for (String word : keywordsOf(resource)) {
+                if (word.startsWith(QtiPackage.TOPIC)) {
+                    noted = noted.withTopic(word.substring(QtiPackage.TOPIC.length()));
+                } else {
+                    labels.add(word);
+                }
+            }
+            settings.put(Xml.attribute(resource, "href"), noted.withLabels(labels));
+        }
+    }
+
+    private static List<String> keywordsOf(Element resource) {
+        List<String> words = new ArrayList<>();
+        Xml.child(resource, "metadata").ifPresent(metadata -> {
+            var found = metadata.getElementsByTagNameNS("*", "keyword");
+            for (int i = 0; i < found.getLength(); i++) {
+                words.add(found.item(i).getTextContent().strip());
+            }
+        });
+        return words;
     }
 
     /** An assessment of a Common Cartridge; the first one's title is the whole's. */
@@ -134,7 +166,13 @@ public final class QtiReader {
         }
         for (Element child : Xml.children(section)) {
             if (child.getLocalName().equals("qti-assessment-item-ref")) {
-                item(resolve(folder, Xml.attribute(child, "href")), place);
+                boolean required = Xml.child(child, "qti-item-session-control")
+                        .filter(control ->
+                                Xml.attribute(control, "allow-skipping").equals("false"))
+                        .isPresent();
+                String href = resolve(folder, Xml.attribute(child, "href"));
+                settings.compute(href, (key, noted) -> (noted == null ? Settings.NONE : noted).withRequired(required));
+                item(href, place);
             } else {
                 section(child, folder);
             }
@@ -158,15 +196,24 @@ public final class QtiReader {
             }
             Optional<Question> question =
                     QtiItemReader.read(item, address -> figure(resolve(folder(href), address)), section, stimulus);
-            question.ifPresentOrElse(
-                    questions::add,
-                    () -> remarks.add("\u201c" + Xml.attribute(item, "title") + "\u201d (" + href
-                            + ") has no interaction that is known here; it was left out."));
+            question.map(read -> noted(read, href))
+                    .ifPresentOrElse(
+                            questions::add,
+                            () -> remarks.add("\u201c" + Xml.attribute(item, "title") + "\u201d (" + href
+                                    + ") has no interaction that is known here; it was left out."));
         } catch (IntakeException damaged) {
             remarks.add(href + " can't be read as XML; it was left out.");
         } catch (IllegalArgumentException contradictory) {
             remarks.add(href + " contradicts itself (" + contradictory.getMessage() + "); it was left out.");
         }
+    }
+
+    private Question noted(Question question, String href) {
+        Settings noted = settings.getOrDefault(href, Settings.NONE);
+        Settings own = question.particulars().settings();
+        return question.withParticulars(question.particulars()
+                .withSettings(
+                        own.withTopic(noted.topic()).withLabels(noted.labels()).withRequired(noted.required())));
     }
 
     /** In the words of 3.0, whichever version it was written in. */

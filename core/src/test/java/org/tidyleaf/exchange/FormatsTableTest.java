@@ -20,12 +20,16 @@ import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.Option;
+import org.tidyleaf.question.OptionOrder;
+import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.question.SingleChoice;
 import org.tidyleaf.reading.AnswerText;
 import org.tidyleaf.reading.Pins;
@@ -46,7 +50,8 @@ class FormatsTableTest {
             Outlet.ODT_KEYED,
             Outlet.XLSX,
             Outlet.CSV,
-            Outlet.TEXT);
+            Outlet.TEXT,
+            Outlet.MARKDOWN);
 
     private static final String KEPT = "yes";
     private static final String TURNED = "turned";
@@ -76,6 +81,34 @@ class FormatsTableTest {
                 new Option("A", Prose.of("drone"), Prose.EMPTY), new Option("B", Prose.of("forager"), Prose.EMPTY));
         Question question = new SingleChoice(particulars, options, Set.of(0));
         return new Sample(new Quiz("Set apart", List.of(), List.of(), List.of(question)), List.of());
+    }
+
+    private static Settings settings(Question question) {
+        return question.particulars().settings();
+    }
+
+    /** Questions with every setting that a question can have. */
+    private static Sample settled() {
+        List<Option> options = List.of(
+                new Option("A", Prose.of("wax"), Prose.EMPTY),
+                new Option("B", Prose.of("silk"), Prose.EMPTY),
+                new Option("C", Prose.of("honey"), Prose.EMPTY));
+        Settings one = new Settings(
+                "Products",
+                List.of("Difficulty: easy"),
+                true,
+                OptionOrder.SHUFFLED,
+                Optional.of(PartialMarks.EACH_RIGHT));
+        Settings two = new Settings("Hive", List.of(), false, OptionOrder.KEPT, Optional.of(PartialMarks.LESS_WRONG));
+        Question first = new MultipleChoice(
+                plain("q1", "1", "Which are made by bees?").withSettings(one), options, Set.of(0, 2));
+        Question second = new MultipleChoice(
+                plain("q2", "2", "Which are found in a hive?").withSettings(two), options, Set.of(0, 2));
+        return new Sample(new Quiz("Settled", List.of(), List.of(), List.of(first, second)), List.of());
+    }
+
+    private static Particulars plain(String id, String number, String stem) {
+        return new Particulars(id, number, Prose.of(stem), Optional.empty(), -1, -1, Prose.EMPTY, Prose.EMPTY);
     }
 
     private static Imported back(Outlet format, Sample test) throws IOException, IntakeException {
@@ -201,6 +234,33 @@ class FormatsTableTest {
             cell(rows, "formulas", all(all.quiz(), two, FormatsTableTest::formulas));
             Sample set = emphatic();
             cell(rows, "emphasis", all(set.quiz(), back(format, set).quiz(), FormatsTableTest::emphasised));
+            Sample settled = settled();
+            Quiz kept = back(format, settled).quiz();
+            cell(rows, "topics", all(settled.quiz(), kept, q -> settings(q).topic()));
+            cell(
+                    rows,
+                    "notes for the author",
+                    all(settled.quiz(), kept, q -> String.join(", ", settings(q).labels())));
+            cell(
+                    rows,
+                    "must be answered",
+                    all(settled.quiz(), kept, q -> settings(q).required() ? "yes" : ""));
+            cell(
+                    rows,
+                    "order of options",
+                    all(
+                            settled.quiz(),
+                            kept,
+                            q -> settings(q).order() == OptionOrder.USUAL
+                                    ? ""
+                                    : settings(q).order().name()));
+            cell(
+                    rows,
+                    "marks for part of it",
+                    all(
+                            settled.quiz(),
+                            kept,
+                            q -> settings(q).partial().map(Enum::name).orElse("")));
             cell(rows, "pictures", fromStarter.figures().size() == 1 ? KEPT : LOST);
             cell(rows, "sections", placed(all.quiz(), two, FormatsTableTest::section));
             cell(rows, "passages", placed(all.quiz(), two, FormatsTableTest::passage));

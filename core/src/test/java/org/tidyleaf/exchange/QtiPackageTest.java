@@ -333,4 +333,44 @@ class QtiPackageTest {
         }
         return out.toByteArray();
     }
+
+    /** QTI 3.0: a section's qti-selection says how many of its children are drawn, qti-ordering that they are shuffled. */
+    @Test
+    void aPoolDrawsSoManyOfEachTopic() throws IOException, IntakeException {
+        Quiz quiz = quiz("pool.txt", """
+                1. Who dances?
+                A. workers *
+                B. drones
+                Topic: Dances
+                2. Who stings?
+                A. workers *
+                B. drones
+                Topic: Stings
+                3. Who dances in circles?
+                A. workers *
+                B. drones
+                Topic: Dances
+                """.getBytes(StandardCharsets.UTF_8));
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        QtiPackage.writePool(quiz, 1, id -> Optional.empty(), out);
+        String test = entry(out.toByteArray(), "test.xml");
+        assertThat(test).containsPattern("title=\"Dances\"[^>]*><qti-selection select=\"1\"");
+        assertThat(test.split("<qti-assessment-section ")).hasSize(3);
+        assertThat(test.split("<qti-assessment-section ")[1]).contains("ref-q1\"", "ref-q9\"");
+        Quiz back = QtiReader.read("pool.zip", out.toByteArray()).quiz();
+        assertThat(back.questions())
+                .extracting(question -> question.particulars().settings().topic())
+                .containsExactly("Dances", "Dances", "Stings");
+    }
+
+    private static String entry(byte[] zip, String name) throws IOException {
+        try (ZipInputStream entries = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = entries.getNextEntry(); entry != null; entry = entries.getNextEntry()) {
+                if (entry.getName().equals(name)) {
+                    return new String(entries.readAllBytes(), StandardCharsets.UTF_8);
+                }
+            }
+        }
+        throw new AssertionError("no " + name);
+    }
 }

@@ -24,6 +24,7 @@ import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.tidyleaf.exchange.Outlet;
+import org.tidyleaf.exchange.QtiPackage;
 import org.tidyleaf.exchange.Paper;
 import org.tidyleaf.exchange.PrintedVersions;
 import org.tidyleaf.question.Quiz;
@@ -78,6 +79,7 @@ class ExportController {
             new Named(Outlet.XLSX, "Workbook", "An .xlsx with a question in each row."),
             new Named(Outlet.CSV, "Sheet", "The same as .csv."),
             new Named(Outlet.TEXT, "Plain text", "Numbers, letters, answer lines."),
+            new Named(Outlet.MARKDOWN, "Markdown", "The same with headings, bold words, tables and formulas."),
             new Named(Outlet.JSON, "JSON", "For programs of your own."));
 
     private static List<Choice> choices(Quiz quiz, List<Named> named) {
@@ -128,6 +130,22 @@ class ExportController {
         return file(quiz.title(), " versions.zip", "application/zip")
                 .body(out -> PrintedVersions.write(
                         paper, quiz, count, id.getMostSignificantBits(), figure -> leaves.figure(id, figure), out));
+    }
+
+    /**
+     * The questions by topic, and a test that draws some of each.
+     *
+     * @param draw how many of each topic
+     */
+    @GetMapping("/pool")
+    ResponseEntity<StreamingResponseBody> pool(
+            @AuthenticationPrincipal Teacher teacher, @PathVariable UUID id, @RequestParam int draw) {
+        if (draw < 1) {
+            throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+        }
+        Quiz quiz = quiz(teacher, id);
+        return file(quiz.title(), " pool.zip", "application/zip")
+                .body(out -> QtiPackage.writePool(quiz, draw, figure -> leaves.figure(id, figure), out));
     }
 
     private static Outlet outlet(String format) {
