@@ -308,4 +308,26 @@ class DeskActionsTest {
         assertThat(teacher.locator("[data-offline]")).isHidden();
         assertThat(card(2).locator(".is-key")).hasText(Pattern.compile("B\\s*202"));
     }
+
+    @Test
+    void aDraftIsWrittenFromATextAndReadLikeAnyOther(Address app) {
+        teacher.navigate(app.url("/"));
+        teacher.click("text=questions drafted from a text");
+        teacher.fill("#passage", "Bees dance.");
+        teacher.click("text=Draft them");
+        assertThat(teacher.locator(".fault")).containsText("says too little");
+        assertThat(teacher.locator("#passage")).hasValue("Bees dance.");
+        teacher.fill(
+                "#passage",
+                "A smoker calms the bees before an inspection. The keeper opens the hive from behind. Frames are lifted"
+                        + " slowly and held above the hive. A frame of brood weighs about 2 kilograms in summer.");
+        teacher.fill("#questions", "3");
+        Assertions.assertThat(Browser.violations(teacher)).isEmpty();
+        teacher.click("text=Draft them");
+        Locator row = teacher.locator(".leaf-row:has-text('Drafted, check')").first();
+        row.getByText("Review").click();
+        whole(teacher);
+        assertThat(tally(teacher)).containsText("keys 3 of 3");
+        assertThat(teacher.locator(".questions-passage")).containsText("A smoker calms the bees");
+    }
 }

@@ -24,7 +24,8 @@ class SecurityConfiguration {
     private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' data:; object-src 'none';"
             + " base-uri 'none'; form-action 'self'; frame-ancestors ";
 
-    private static final String SIMULATED_PACKAGES = "/simulated-course/packages";
+    /** Programs send here, with a token of their own. */
+    private static final String[] SIMULATED = {"/simulated-course/packages", "/simulated-writing/drafts"};
 
     @Bean
     PasswordEncoder passwordEncoder() {
@@ -41,14 +42,14 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers("/favicon.ico", "/css/**", "/js/**", "/fonts/**", "/webjars/**")
                         .permitAll()
-                        .requestMatchers(HttpMethod.POST, SIMULATED_PACKAGES)
+                        .requestMatchers(HttpMethod.POST, SIMULATED)
                         .permitAll()
                         .anyRequest()
                         .authenticated())
                 // The token is kept in a cookie, so that candidates need no session, which each of their requests would
                 // read and write. Programs come with a token of their own.
                 .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository())
-                        .ignoringRequestMatchers(SIMULATED_PACKAGES))
+                        .ignoringRequestMatchers(SIMULATED))
                 .formLogin(form ->
                         form.loginPage("/sign-in").defaultSuccessUrl("/", false).permitAll())
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
