@@ -13,6 +13,7 @@ import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.reading.Pins;
 import org.tidyleaf.reading.Reader;
 import org.tidyleaf.reading.Reading;
@@ -33,6 +34,11 @@ class StarterDocumentTest {
         assertThat(reading.quiz().questions())
                 .hasSize(QuestionType.values().length)
                 .allMatch(Question::isKeyed);
-        assertThat(reading.quiz().toString()).doesNotContain("Remark");
+        // They stay with their question as notes for the author, where no candidate sees them.
+        assertThat(reading.quiz().questions())
+                .noneMatch(question -> question.withParticulars(
+                                question.particulars().withSettings(Settings.NONE))
+                        .toString()
+                        .contains("Remark"));
     }
 }
