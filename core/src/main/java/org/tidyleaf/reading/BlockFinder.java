@@ -27,7 +27,7 @@ final class BlockFinder {
     static final Pattern BETWEEN = Pattern.compile("\\s*\\t\\s*|\\s{3,}|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
 
     private static final Pattern NUMBERED_BLANK =
-            Pattern.compile("[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*");
+            Pattern.compile("(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*");
     private static final Pattern TICK =
             Pattern.compile("[xX\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
     private static final Pattern BANK_LINE = Pattern.compile(
@@ -47,6 +47,7 @@ final class BlockFinder {
         for (int i = 0; i + 1 < all.size(); i++) {
             finder.below(i);
         }
+        SubParts.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.SUB_PART));
         return new Blocks(Map.copyOf(finder.found));
     }
 

@@ -33,7 +33,9 @@ record Blocks(Map<Integer, Kind> byPiece) {
         /** Which goes with which, below the pairs. */
         PAIR_KEY,
         /** The answer to one gap of the text above. */
-        GAP_ANSWER
+        GAP_ANSWER,
+        /** A further question within a lettered part: "(ii) …" below "(c) (i) …". */
+        SUB_PART
     }
 
     /** The places of what stands inside blocks, not of what asks for them. */
@@ -59,6 +61,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case WORDS -> new Step(Role.WORDS, false, inside);
             case GAP_ANSWER, PAIR_KEY -> new Step(Role.KEY, false, inside);
             case GAPPED -> new Step(Role.STEM, true, 0);
+            case SUB_PART ->
+                from.option() > 0 ? new Step(Role.OPTION, true, from.option()) : new Step(Role.STEM, true, 0);
         });
     }
 }

@@ -24,8 +24,8 @@ final class DraftMaker {
     private static final Pattern ALSO = Vocabulary.pattern(Vocabulary.ALL.either("also") + "\\b");
     private static final Pattern SECTION_LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
             + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
-    private static final Pattern STEP_BLANK =
-            Pattern.compile("\\s*(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
+    private static final Pattern STEP_BLANK = Pattern.compile(
+            "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
     private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
 
     private final Source source;
@@ -179,7 +179,8 @@ final class DraftMaker {
         String text = each.map(found ->
                         cues.text().substring(0, found.from()) + cues.text().substring(found.to()))
                 .orElse(cues.text());
-        sections.add(new Section(text.strip(), Prose.EMPTY));
+        // Where the points stood, a space before the stop is left over.
+        sections.add(new Section(text.strip().replaceAll("\\s+(?=[.,;:])", ""), Prose.EMPTY));
     }
 
     /** "Exercise 3. Match the halves.": what the heading of a section asks, if it asks anything. */

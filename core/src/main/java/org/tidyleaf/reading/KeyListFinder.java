@@ -50,7 +50,9 @@ final class KeyListFinder {
 
     private static final Pattern PART_HEAD = Vocabulary.pattern("((?:" + Vocabulary.ALL.either("section")
             + "|(?=.*?:\\s*[(]?\\d{1,3}\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
-            + Vocabulary.ALL.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5}))\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
+            + Vocabulary.ALL.either("numbers")
+            + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1\\s*[.):])"
+            + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
 
     /** "distance   Bonus: a cast": what is said of something else behind a wide space. */
     private static final Pattern FIELD_BEHIND = Pattern.compile("\\s{2,}\\p{Lu}\\p{L}{2,12}\\s*:.*$");
@@ -439,7 +441,9 @@ final class KeyListFinder {
     }
 
     /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
-    private void numbered(String text, int line) {
+    private void numbered(String whole, int line) {
+        // "4(c)(i) so" is said of part 4c.
+        String text = whole.replaceFirst("^(\\s*\\d{1,3})\\s?[(]([a-h])[)]\\s?(?=\\S)", "$1$2 ");
         Matcher matcher = NUMBER.matcher(text);
         String number = "";
         String sign = "";
@@ -607,8 +611,21 @@ final class KeyListFinder {
             items.add(new KeyList.Item(
                     heading, number.substring(0, number.length() - 1), number.substring(number.length() - 1), line));
         }
-        if (!text.isEmpty()) {
+        if (!text.isEmpty() && !isFurtherNumeral(number, text)) {
             items.add(new KeyList.Item(heading, number, text, line));
         }
+    }
+
+    /** "4c (i) this" and "4c (ii) that" are the answer of one part. */
+    private boolean isFurtherNumeral(String number, String text) {
+        int before = items.size() - 1;
+        boolean further = before >= 0
+                && items.get(before).number().equals(number)
+                && text.matches("[(\\[]?[ivx]{2,4}[)\\].]\\s.*");
+        if (further) {
+            KeyList.Item first = items.get(before);
+            items.set(before, new KeyList.Item(first.heading(), number, first.text() + " " + text, first.line()));
+        }
+        return further;
     }
 }

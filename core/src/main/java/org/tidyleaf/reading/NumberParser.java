@@ -19,7 +19,9 @@ final class NumberParser {
     private NumberParser() {}
 
     static Optional<NumericEntry.Key> key(String text) {
-        Matcher matcher = KEY.matcher(text);
+        // "2.7 (kg)": the unit may stand in brackets.
+        Matcher matcher =
+                KEY.matcher(text.replaceFirst("(?<=\\d)\\s*\\((\\p{L}[\\p{L}\u00b2\u00b3/]{0,9})\\)\\s*$", " $1"));
         if (!matcher.matches()) {
             return Optional.empty();
         }

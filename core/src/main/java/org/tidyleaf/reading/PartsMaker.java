@@ -266,7 +266,8 @@ final class PartsMaker {
 
     private static List<Integer> pairKey(String said, Side lefts, Side rights) {
         Map<String, Integer> places = new TreeMap<>();
-        Matcher matcher = PAIR_KEY.matcher(said);
+        // "(i)-(q)" says the same as "i-q".
+        Matcher matcher = PAIR_KEY.matcher(said.replaceAll("[(\\[](\\w{1,4})[)\\]]", "$1"));
         while (matcher.find()) {
             int place = indexOf(rights.labels(), matcher.group(2));
             if (place >= 0) {

@@ -13,6 +13,9 @@ import org.tidyleaf.source.Source;
 /** Takes off a stem what is printed behind it and no part of it: points, "True / False", a blank for the answer. */
 final class StemTrimmer {
 
+    /** Each numeral within a part has points of its own; the part has them all. */
+    private static final Pattern FURTHER_NUMERAL = Pattern.compile("\\s*[(\\[]?(?:ii|iii|iv|v|vi)[)\\].]\\s");
+
     private static final int LONGEST_JUDGEMENT = 20;
 
     /** "( True / False )" with its brackets, boxes and spaces. */
@@ -199,7 +202,11 @@ final class StemTrimmer {
                 .or(() -> barePoints
                         ? PointsFinder.bareBeside(text).filter(points -> points.from() > 0 || !draft.stem.isEmpty())
                         : Optional.empty());
-        found.ifPresent(points -> draft.points = Optional.of(points.points()));
+        boolean more = FURTHER_NUMERAL.matcher(text).lookingAt();
+        found.ifPresent(points -> draft.points = draft.points
+                .filter(before -> more)
+                .map(before -> before.add(points.points()))
+                .or(() -> Optional.of(points.points())));
         return found.map(points -> points.from() == 0
                         ? new Segment(segment.line(), segment.from() + points.to(), segment.to())
                         : new Segment(segment.line(), segment.from(), segment.from() + points.from()))

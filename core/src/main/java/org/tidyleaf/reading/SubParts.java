@@ -1,0 +1,79 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * "(c) (i) What … [1]" with "(ii) What … [2]" below it: small numerals within a lettered part. They stay one question, as
+ * their part is one; each further numeral goes on with it.
+ */
+final class SubParts {
+
+    /** A letter with the first numeral behind it; or the numeral alone, below the letter's line. */
+    private static final Pattern FIRST = Pattern.compile("[(\\[]?[a-h][)\\].]\\s*([(\\[]?)i([)\\].])\\s+\\S.*");
+
+    private static final Pattern LETTERED = Pattern.compile("[(\\[]?[a-h][)\\].]\\s+\\S.*");
+    private static final Pattern NUMERAL = Pattern.compile("([(\\[]?)(i{1,3}|iv|vi{0,3}|ix|x)([)\\].])\\s+\\S.*");
+    private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii", "ix", "x");
+
+    private SubParts() {}
+
+    /** The places of the pieces that go on with their part. */
+    static List<Integer> find(List<Cues> all) {
+        List<Integer> found = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            String text = text(all, i);
+            Matcher first = FIRST.matcher(text);
+            if (first.matches()) {
+                found.addAll(series(all, i + 1, 1, first.group(1) + first.group(2)));
+            } else if (LETTERED.matcher(text).matches()
+                    && !NUMERAL.matcher(text).matches()) {
+                found.addAll(series(all, i + 1, 0, ""));
+            }
+        }
+        return found;
+    }
+
+    /** Numerals that count on, each of them asking something; two in all are a series. */
+    private static List<Integer> series(List<Cues> all, int from, int counted, String shape) {
+        List<Integer> series = new ArrayList<>();
+        int count = counted;
+        String brackets = shape;
+        for (int i = from; i < all.size(); i++) {
+            Matcher numeral = NUMERAL.matcher(text(all, i));
+            if (isRoom(all.get(i))) {
+                continue;
+            }
+            boolean next = count < NUMERALS.size()
+                    && numeral.matches()
+                    && numeral.group(2).equals(NUMERALS.get(count))
+                    && (brackets.isEmpty() || brackets.equals(numeral.group(1) + numeral.group(3)))
+                    && asks(text(all, i));
+            if (!next) {
+                break;
+            }
+            brackets = numeral.group(1) + numeral.group(3);
+            series.add(i);
+            count++;
+        }
+        return count > 1 ? series : List.of();
+    }
+
+    private static boolean asks(String text) {
+        Optional<PointsFinder.Found> points = PointsFinder.beside(text);
+        return points.isPresent()
+                || text.matches(".*\\[\\d{1,2}]\\s*")
+                || text.strip().endsWith("?");
+    }
+
+    private static boolean isRoom(Cues cues) {
+        return cues.is(Cues.Trait.WRITING_LINE) || cues.text().isBlank();
+    }
+
+    private static String text(List<Cues> all, int piece) {
+        return all.get(piece).text().strip();
+    }
+}
