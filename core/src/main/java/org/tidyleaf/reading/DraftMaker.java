@@ -180,7 +180,8 @@ final class DraftMaker {
                         cues.text().substring(0, found.from()) + cues.text().substring(found.to()))
                 .orElse(cues.text());
         // Where the points stood, a space before the stop is left over.
-        sections.add(new Section(text.strip().replaceAll("\\s+(?=[.,;:])", ""), Prose.EMPTY));
+        String title = each.isPresent() ? text.replaceAll("\\s+(?=[.,])", "") : text;
+        sections.add(new Section(title.strip(), Prose.EMPTY));
     }
 
     /** "Exercise 3. Match the halves.": what the heading of a section asks, if it asks anything. */

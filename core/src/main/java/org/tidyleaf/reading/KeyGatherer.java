@@ -47,8 +47,7 @@ final class KeyGatherer {
     private record Claim(Set<Integer> chosen, KeySource source, String evidence) {}
 
     private static final Pattern PART = Pattern.compile("(\\d{1,3})([a-z])");
-    private static final Pattern LEFT_NUMBER =
-            Pattern.compile("(?:_+\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
+    static final Pattern LEFT_NUMBER = Pattern.compile("(?:_+\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 
     /** A format marks keys if it sets some but not all options apart in most questions that have no other key. */
     private void findFormattingHabit() {
@@ -87,7 +86,10 @@ final class KeyGatherer {
         formatting(draft).ifPresent(claims::add);
         Optional<KeyList.Item> listed = listed(draft);
         Optional<String> text = draft.keys.isEmpty()
-                ? listed.map(KeyList.Item::text).or(() -> listedPairs(draft)).or(() -> listedGaps(draft))
+                ? listed.map(KeyList.Item::text)
+                        .filter(said -> draft.pairs.isEmpty() || said.length() > 2)
+                        .or(() -> listedPairs(draft))
+                        .or(() -> listedGaps(draft))
                 : Optional.of(Draft.join(draft.keys).plain());
         if (claims.isEmpty()) {
             KeySource from = draft.keys.isEmpty() && draft.models.isEmpty() && text.isPresent()
@@ -144,7 +146,9 @@ final class KeyGatherer {
                 find(draft, number.group(1)).ifPresent(item -> said.add(number.group(1) + "-" + item.text()));
             }
         }
-        return said.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", said));
+        // One alone may be the number of the whole.
+        boolean each = said.size() > 1 || said.size() == 1 && draft.number.isEmpty();
+        return each ? Optional.of(String.join(", ", said)) : Optional.empty();
     }
 
     /** A text without a number of its own has its gaps numbered like questions: an entry for each. */

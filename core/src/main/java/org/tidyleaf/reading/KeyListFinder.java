@@ -443,7 +443,9 @@ final class KeyListFinder {
     /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
     private void numbered(String whole, int line) {
         // "4(c)(i) so" is said of part 4c.
-        String text = whole.replaceFirst("^(\\s*\\d{1,3})\\s?[(]([a-h])[)]\\s?(?=\\S)", "$1$2 ");
+        String text = OTHER_PART.matcher(whole).find()
+                ? whole
+                : whole.replaceFirst("^(\\s*\\d{1,3})[(]([a-h])[)]\\s?(?=\\S)", "$1$2 ");
         Matcher matcher = NUMBER.matcher(text);
         String number = "";
         String sign = "";

@@ -138,12 +138,25 @@ final class SnagFinder {
         }
     }
 
+    /** The number of the last pair, where pairs are numbered on like questions; else the question's own. */
+    private static int lastNumber(Draft draft, int own) {
+        int last = own;
+        for (Cues cues : draft.pairs) {
+            Matcher number = KeyGatherer.LEFT_NUMBER.matcher(cues.text());
+            boolean next = number.lookingAt()
+                    && number.group(1).matches("\\d+")
+                    && Integer.parseInt(number.group(1)) == last + 1;
+            last += next ? 1 : 0;
+        }
+        return last;
+    }
+
     private void numbers(List<Draft> drafts) {
         for (int i = 1; i < drafts.size(); i++) {
             String above = drafts.get(i - 1).number;
             String here = drafts.get(i).number;
             if (above.matches("\\d{1,4}") && here.matches("\\d{1,4}")) {
-                int step = Integer.parseInt(here) - Integer.parseInt(above);
+                int step = Integer.parseInt(here) - lastNumber(drafts.get(i - 1), Integer.parseInt(above));
                 if (step > 1) {
                     add(
                             "number-gap",

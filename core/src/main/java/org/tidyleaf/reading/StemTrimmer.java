@@ -62,7 +62,7 @@ final class StemTrimmer {
 
     /** "Bees sleep in winter. (F)": the judgement itself behind the statement. */
     private static final Pattern SAID_BEHIND =
-            Pattern.compile("(?<=[.!])\\s*[(\\[]\\s*(\\p{Lu}\\p{L}{0,9})\\s*[)\\]]\\s*$");
+            Pattern.compile("(?<=[.!])\\s*[(\\[]\\s*(\\p{Lu}\\p{L}{0,9}|\\p{Ll}{4,9})\\s*[)\\]]\\s*$");
 
     private static final Pattern DIFFICULTY =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty", "type_head") + "\\s*[)\\]]\\s*");
