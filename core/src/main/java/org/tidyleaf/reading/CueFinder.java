@@ -85,6 +85,10 @@ final class CueFinder {
                     + "(?:\\s*\\([^)]{1,12}\\)|\\s+(?:to|for|of)\\s[^:=]{1,24}(?=:))?" + DELIMITER);
 
     /** "The correct answer is: c": a sentence needs no colon. */
+    /** "R : B": the word for an answer by its first letter alone; "R = 4" is a formula. */
+    private static final Pattern INITIAL_LEAD =
+            Vocabulary.pattern(Vocabulary.ALL.either("answer_initial") + "\\s?:\\s*(?=\\S)");
+
     private static final Pattern SENTENCE_LEAD =
             Vocabulary.pattern(WORDS.either("answer_sentence") + "\\s*:?\\s+(?=\\S)");
 
@@ -254,6 +258,12 @@ final class CueFinder {
             Matcher sentence = SENTENCE_LEAD.matcher(line.text()).region(from, segment.to());
             if (sentence.lookingAt()) {
                 return Optional.of(new Lead(Announces.KEY, sentence.end()));
+            }
+        }
+        if (WORDS.mentions(words, "answer_initial")) {
+            Matcher initial = INITIAL_LEAD.matcher(line.text()).region(from, segment.to());
+            if (initial.lookingAt()) {
+                return Optional.of(new Lead(Announces.KEY, initial.end()));
             }
         }
         if (!WORDS.mentions(words, "answer", "list", "model", "feedback", "hint", "label")) {

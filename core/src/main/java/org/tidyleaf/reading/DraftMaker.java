@@ -461,7 +461,9 @@ final class DraftMaker {
                 .orElse(cues.piece().segment().from());
         Segment segment =
                 new Segment(cues.line().number(), from, cues.piece().segment().to());
-        return new Draft.Announced(source.text(segment).strip(), segment);
+        // A key by itself in brackets is what stands between them.
+        String said = source.text(segment).strip().replaceFirst("^[(\\[]\\s*([^()\\[\\]]*?)\\s*[)\\]]$", "$1");
+        return new Draft.Announced(said, segment);
     }
 
     private void option(Draft draft, int index, Assigned piece) {

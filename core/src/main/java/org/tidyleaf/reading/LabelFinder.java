@@ -18,7 +18,7 @@ final class LabelFinder {
             "\\s+(?:of|out of|von|de|sur|di|van|z)\\s+\\d{1,3}|\\s?/\\s?\\d{1,3}(?=\\s|:|$)";
 
     private static final Pattern NUMBER = Vocabulary.pattern(
-            "(?:(" + Vocabulary.ALL.either("question") + "|#)\\.?\\s*)?(" + OPEN + ")?\\s?(\\d{1,4})(?:" + OF_ALL
+            "(?:(" + Vocabulary.ALL.either("question") + "|#)\\.?\\s*#?)?(" + OPEN + ")?\\s?(\\d{1,4})(?:" + OF_ALL
                     + ")?([a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
     private static final Pattern LETTER =
             Pattern.compile("(" + OPEN + ")?([A-Za-z])(" + CLOSE + ")(\\s+|$|(?<=[)\\]])|(?<=\\.)(?=\\p{L}{2}))");
@@ -37,7 +37,7 @@ final class LabelFinder {
             Vocabulary.ALL.either("question") + "\\s+(" + Vocabulary.ALL.either("numbers") + ")\\b[.:)]?(?:\\s+|$)");
     private static final Pattern ROMAN = Pattern.compile("(" + OPEN + ")?([ivx]{1,5}|[IVX]{1,5})([.)])(\\s+|$)");
     private static final Pattern BOX = Pattern.compile(
-            "(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714]?\\s?\\))\\s*");
+            "(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s{0,2}[xX\u2713\u2714]?\\s{0,2}\\))\\s*");
     private static final Pattern BULLET =
             Pattern.compile("(?:[\u2022\u2023\u25e6\u25aa\u25ab\u25cf\u2043\u00b7*]|[-\u2013\u2014o](?=\\s))\\s+");
     private static final Pattern CODE = Pattern.compile(

@@ -9,7 +9,16 @@ final class PairKeys {
     private static final Pattern KEYS = Pattern.compile(
             "(?:\\d{1,2}\\s*[-\u2013:=\u2192]?\\s*[A-Za-z]\\b[\\s,;.]*){2,}|(?:[A-Za-z]\\s*[-\u2013:=\u2192]?\\s*\\d{1,2}\\b[\\s,;.]*){2,}");
 
+    private static final Pattern BEHIND = Pattern.compile("[(\\[][A-Ha-h][)\\]]|\\[\\s+\\d\\s+]");
+
     private PairKeys() {}
+
+    /** "… ______ cm        (250)": cut off by itself, in brackets. */
+    private static boolean isBehindGap(Cues before, Cues cues) {
+        return before.line().number() == cues.line().number()
+                && before.is(Cues.Trait.GAP)
+                && cues.text().strip().matches("[(\\[][^()\\[\\]]{1,24}[)\\]]");
+    }
 
     static boolean isKey(String text) {
         return KEYS.matcher(text).matches();
@@ -19,7 +28,7 @@ final class PairKeys {
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
             boolean letterBehind = !cues.piece().first()
-                    && cues.text().matches("[(\\[][A-Ha-h][)\\]]")
+                    && (BEHIND.matcher(cues.text()).matches() || isBehindGap(all.get(i - 1), cues))
                     && cues.piece().segment().to() == cues.line().text().length();
             if (letterBehind) {
                 // "a) wasps   b) bees        (b)"

@@ -34,6 +34,13 @@ final class PieceSplitter {
 
     private static final Pattern KEY_FAR = Pattern.compile("\\S(?:\\s{3,}|\\s?\\t\\s?)([(\\[][A-Ha-h][)\\]])\\s*$");
 
+    /** "(1) spring   (2) autumn        [ 2 ]": a box with the number of the right one. */
+    private static final Pattern BOXED_KEY = Pattern.compile("\\S(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s+\\d\\s+])\\s*$");
+
+    /** "2,5 m = ______ cm        (250)": far behind the gap what goes into it, where that can't be points. */
+    private static final Pattern GAP_KEY_FAR = Pattern.compile(
+            "(?:_{2,}|\\.{4,}|\u2026)[^_(]*?(?:\\s{3,}|\\s?\\t\\s?)([(\\[](?!\\s*[1-9]\\d?\\s*[)\\]])[\\p{L}\\d.,/ -]{1,24}[)\\]])\\s*$");
+
     private static final Pattern ANNOUNCED_KEY =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer", "list") + "\\s*[:=]");
 
@@ -122,15 +129,26 @@ final class PieceSplitter {
 
     /** "a) wasps   b) bees        (b)": far behind the options the letter of the right one. */
     private static List<Integer> withKey(String text, List<Integer> cuts) {
-        Matcher key = KEY_FAR.matcher(text);
+        Matcher gap = GAP_KEY_FAR.matcher(text);
+        if (cuts.isEmpty() && endsInBracket(text) && gap.find() && isAnswer(gap.group(1))) {
+            return List.of(gap.start(1));
+        }
+        Matcher letter = KEY_FAR.matcher(text);
+        Matcher key = letter.find() ? letter : BOXED_KEY.matcher(text);
         boolean behind =
-                cuts.size() > 1 && endsInBracket(text) && key.find() && key.start(1) > cuts.get(cuts.size() - 1);
+                cuts.size() > 1 && endsInBracket(text) && key.find(0) && key.start(1) > cuts.get(cuts.size() - 1);
         if (!behind) {
             return cuts;
         }
         List<Integer> all = new ArrayList<>(cuts);
         all.add(key.start(1));
         return all;
+    }
+
+    /** "(250)" and "(propolis)", not "(2 points)". */
+    private static boolean isAnswer(String bracket) {
+        return bracket.matches(".\\s*[\\d.,]+\\s*.")
+                || PointsFinder.beside(bracket).isEmpty();
     }
 
     private static boolean endsInBracket(String text) {
@@ -209,6 +227,9 @@ final class PieceSplitter {
         Matcher matcher = BOX.matcher(text);
         while (matcher.find()) {
             starts.add(matcher.start());
+        }
+        if (starts.size() == 2 && StemTrimmer.endsWithPair(text)) {
+            return List.of();
         }
         boolean apart = starts.size() > 1
                 && starts.stream().skip(1).allMatch(start -> isWide(text, start) || starts.size() > 2);

@@ -21,7 +21,8 @@ final class StemTrimmer {
     /** "( True / False )" with its brackets, boxes and spaces. */
     private static final int LONGEST_PAIR = 48;
 
-    private static final String BOX = "(?:[\u2610\u2611\u25a1\u25cb\u25ef]\\s*)?";
+    private static final String BOX =
+            "(?:(?:[\u2610\u2611\u25a1\u25cb\u25ef]|[(\\[]\\s{0,3}[xX\u2713\u2714]?\\s{0,3}[)\\]])\\s*)?";
     private static final List<Judgement> JUDGEMENTS = Stream.concat(
                     Vocabulary.ALL.pairs().stream(),
                     Stream.of("T/F", "V/F", "R/F", "W/O", "P/F").map(pair -> pair.split("/")))
@@ -66,6 +67,8 @@ final class StemTrimmer {
 
     private static final Pattern DIFFICULTY =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty", "type_head") + "\\s*[)\\]]\\s*");
+
+    private static final Pattern TICK_BEFORE = Pattern.compile("\u2611|[(\\[]\\s{0,3}[xX\u2713\u2714]\\s{0,3}[)\\]]");
 
     private static final Pattern DASH = Pattern.compile("\\s*[\u2013\u2014:-]\\s+(?=\\S)");
     private static final Pattern WORD_BEFORE = Vocabulary.pattern(Vocabulary.ALL.either("stem") + "\\s*:\\s+(?=\\S)");
@@ -240,6 +243,17 @@ final class StemTrimmer {
         return new Segment(segment.line(), segment.from() + said.end(), segment.to());
     }
 
+    /** "( x ) true   (  ) false": which of the two has its box ticked, 0-based; empty where none or both have. */
+    private static Optional<Integer> ticked(Matcher pair) {
+        boolean first = TICK_BEFORE
+                .matcher(pair.group().substring(0, pair.start(1) - pair.start()))
+                .find();
+        boolean second = TICK_BEFORE
+                .matcher(pair.group().substring(pair.end(1) - pair.start(), pair.start(2) - pair.start()))
+                .find();
+        return first == second ? Optional.empty() : Optional.of(first ? 0 : 1);
+    }
+
     private Segment withoutJudgement(Draft draft, Segment segment) {
         String text = source.text(segment);
         Matcher said = SAID_BEHIND.matcher(text);
@@ -275,6 +289,8 @@ final class StemTrimmer {
                                 segment.from() + matcher.end(2));
                 if (place > 0) {
                     draft.judgementMarked = Optional.of(place - 1);
+                } else {
+                    ticked(matcher).ifPresent(one -> draft.judgementMarked = Optional.of(one));
                 }
                 draft.judgement = worded ? List.of(matcher.group(1), matcher.group(2)) : List.of("True", "False");
                 return new Segment(segment.line(), segment.from(), segment.from() + matcher.start());
