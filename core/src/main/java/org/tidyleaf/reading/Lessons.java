@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,9 @@ final class Lessons {
 
     private final Map<String, Pins.Pin> learned = new HashMap<>();
 
+    /** What was learned for each piece, so that it is worked out once and not for each step that is weighed. */
+    private final Map<Cues, Optional<Pins.Pin>> byPiece = new IdentityHashMap<>();
+
     Lessons(List<Cues> all, Pins pins) {
         for (Cues cues : all) {
             pins.at(cues.piece()).filter(pin -> teaches(cues, pin)).ifPresent(pin -> learned.put(likeness(cues), pin));
@@ -33,20 +37,24 @@ final class Lessons {
     }
 
     double weight(Cues cues, Role role, boolean more) {
-        if (learned.isEmpty()) {
-            return 0;
-        }
-        Pins.Pin pin = learned.get(likeness(cues));
-        return pin != null && pin.role() == role && pin.more() == more ? WEIGHT : 0;
+        return learned.isEmpty()
+                ? 0
+                : lesson(cues)
+                        .filter(pin -> pin.role() == role && pin.more() == more)
+                        .map(pin -> WEIGHT)
+                        .orElse(0.0);
     }
 
     /** Where the text behind the announcing word begins, if the line is like one that was pinned. */
     Optional<Integer> announcedText(Cues cues, Role role) {
-        Pins.Pin pin = learned.get(likeness(cues));
         Segment place = cues.piece().segment();
         Matcher matcher = FIRST_WORD.matcher(cues.line().text()).region(place.from(), place.to());
-        boolean taught = pin != null && pin.role() == role && matcher.lookingAt();
+        boolean taught = lesson(cues).filter(pin -> pin.role() == role).isPresent() && matcher.lookingAt();
         return taught ? Optional.of(matcher.end()) : Optional.empty();
+    }
+
+    private Optional<Pins.Pin> lesson(Cues cues) {
+        return byPiece.getOrDefault(cues, Optional.empty());
     }
 
     private static String likeness(Cues cues) {
