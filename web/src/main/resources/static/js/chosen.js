@@ -7,7 +7,7 @@ export function attachChosen(root, focused) {
 
   root.addEventListener('click', (event) => {
     const box = event.target.closest('[data-choose]');
-    if (box) choose(box.closest('.question-card'), box.checked, event.shiftKey);
+    if (box) choose(box.closest('.question-card'), box.getAttribute('aria-checked') === 'false', event.shiftKey);
     if (event.target.closest('[data-several]')) show(form().hidden);
     if (event.target.closest('[data-many-all]')) set(() => true);
     if (event.target.closest('[data-many-none]')) set(() => false);
@@ -75,7 +75,7 @@ export function attachChosen(root, focused) {
     [...chosen].filter((id) => !there.has(id)).forEach((id) => chosen.delete(id));
     all.forEach((card) => {
       const box = card.querySelector('[data-choose]');
-      if (box) box.checked = chosen.has(card.dataset.question);
+      box?.setAttribute('aria-checked', String(chosen.has(card.dataset.question)));
       card.classList.toggle('is-chosen', chosen.has(card.dataset.question));
     });
     if (chosen.size > 0 && form().hidden) show(true);

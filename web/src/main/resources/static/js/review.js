@@ -7,6 +7,7 @@ import { attachOptions } from './options.js';
 import { attachMenu } from './menu.js';
 import { attachFormula } from './formula.js';
 import { attachPictures } from './pictures.js';
+import { attachPoints } from './points.js';
 import { attachPanels } from './panels.js';
 import { fetchRest } from './rest.js';
 import { attachUnsent } from './unsent.js';
@@ -196,6 +197,10 @@ const chosen = attachChosen(root, focused);
 attachUnsent(root);
 attachWords(root, { changed: brushChanged });
 attachPictures(root);
+attachPoints(root, (card, points) => {
+  const path = `${base()}/question/${card.dataset.question}/points`;
+  htmx.ajax('POST', path, { source: part('panes'), target: '#changes', swap: 'innerHTML', values: { points } });
+});
 attachFormula(root);
 attachMenu(root, {
   send(card, act) {

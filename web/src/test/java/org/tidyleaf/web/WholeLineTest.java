@@ -119,8 +119,9 @@ class WholeLineTest {
         assertThat(card(2)).containsText("What is stored above the brood nest?");
 
         // Points for one, then for all, then taken back.
-        card(1).locator(".question-card-points").fill("3");
-        card(1).locator(".question-card-points").press("Enter");
+        card(1).locator("[data-points]").click();
+        card(1).locator(".question-card-points-field").fill("3");
+        card(1).locator(".question-card-points-field").press("Enter");
         assertThat(tally()).containsText("8 points");
         tally().locator("summary").last().click();
         teacher.fill("#all-points", "2");

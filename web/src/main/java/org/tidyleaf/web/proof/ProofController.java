@@ -55,6 +55,9 @@ class ProofController {
         List<AnswerCard> cards = AnswerCard.of(quiz, filled(quiz, fill), figures(id));
         page(id, quiz, frame, model);
         model.addAttribute("groups", AnswerCard.groups(cards));
+        // Beside a passage there is need of room.
+        model.addAttribute(
+                "wide", cards.stream().anyMatch(card -> !card.passage().isEmpty()));
         model.addAttribute("seed", random.nextInt(SEEDS));
         return "proof/proof";
     }

@@ -116,6 +116,9 @@ class CandidateController {
         List<AnswerCard> cards = single ? List.of(all.get(at)) : all;
         model.addAttribute("cards", cards);
         model.addAttribute("groups", AnswerCard.groups(cards));
+        // Beside a passage there is need of room.
+        model.addAttribute(
+                "wide", cards.stream().anyMatch(card -> !card.passage().isEmpty()));
         model.addAttribute("answered", all.stream().filter(AnswerCard::answered).count());
         model.addAttribute("all", all);
         model.addAttribute("single", single);
