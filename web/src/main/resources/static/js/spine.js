@@ -9,16 +9,25 @@ export function followSpine(spine, sheet) {
   if (count === 0) return;
   const pitch = svg.viewBox.baseVal.height / count;
 
-  /** The place of the first line that reaches below a height of the sheet; lines stand in order, so half of them are left out each time. */
-  const firstBelow = (height) => {
+  const below = (element, height) => topIn(sheet, element) + heightOf(element) > height;
+  /** The place of the first of some elements that reaches below a height of the sheet; they stand in order, so half of them are left out each time. */
+  const firstOf = (elements, height) => {
     let low = 0;
-    let high = lines.length;
+    let high = elements.length;
     while (low < high) {
       const middle = (low + high) >> 1;
-      if (topIn(sheet, lines[middle]) + heightOf(lines[middle]) > height) high = middle;
+      if (below(elements[middle], height)) high = middle;
       else low = middle + 1;
     }
     return low;
+  };
+  /** Blocks far from view are not laid out; asking one of their lines for its place would do all that work. */
+  const firstBelow = (height) => {
+    const blocks = sheet.getElementsByClassName('sheet-block');
+    if (blocks.length === 0) return firstOf(lines, height);
+    const block = [...blocks].find((one) => below(one, height));
+    const line = block?.children[firstOf(block.children, height)];
+    return line ? Number(line.dataset.line) - 1 : count;
   };
   const show = () => {
     const first = firstBelow(sheet.scrollTop);

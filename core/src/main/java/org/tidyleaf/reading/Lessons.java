@@ -29,6 +29,9 @@ final class Lessons {
         for (Cues cues : all) {
             pins.at(cues.piece()).filter(pin -> teaches(cues, pin)).ifPresent(pin -> learned.put(likeness(cues), pin));
         }
+        for (Cues cues : learned.isEmpty() ? List.<Cues>of() : all) {
+            byPiece.put(cues, Optional.ofNullable(learned.get(likeness(cues))));
+        }
     }
 
     /** Setting one question aside does not mean that no line with such a number is a question. */
