@@ -2,6 +2,7 @@ package org.tidyleaf.web.page;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.marking.Response;
@@ -92,29 +93,6 @@ public record AnswerCard(
                 flagged);
     }
 
-    /** The same, marked to come back to. */
-    public AnswerCard withFlag(boolean flag) {
-        return new AnswerCard(
-                id,
-                number,
-                points,
-                section,
-                instructions,
-                passage,
-                passagePlace,
-                stem,
-                choices,
-                several,
-                parts,
-                body,
-                field,
-                entered,
-                answered,
-                kind,
-                required,
-                flag);
-    }
-
     /** Questions that stand together: about one passage, or each by itself. */
     public record Group(String passage, List<AnswerCard> cards) {}
 
@@ -136,14 +114,19 @@ public record AnswerCard(
 
     /** All questions of a quiz with the responses given so far. */
     public static List<AnswerCard> of(Quiz quiz, Responses responses, String figures) {
+        return of(quiz, responses, Set.of(), figures);
+    }
+
+    /** @param flagged the ids of those to come back to */
+    public static List<AnswerCard> of(Quiz quiz, Responses responses, Set<String> flagged, String figures) {
         List<AnswerCard> cards = new ArrayList<>();
         for (int i = 0; i < quiz.questions().size(); i++) {
-            cards.add(of(quiz, i, responses, figures));
+            cards.add(of(quiz, i, responses, flagged, figures));
         }
         return cards;
     }
 
-    private static AnswerCard of(Quiz quiz, int index, Responses responses, String figures) {
+    private static AnswerCard of(Quiz quiz, int index, Responses responses, Set<String> flagged, String figures) {
         Question question = quiz.questions().get(index);
         Particulars particulars = question.particulars();
         Response response = responses.of(question.id());
@@ -174,7 +157,7 @@ public record AnswerCard(
                 !response.isEmpty(),
                 question.type().label(),
                 particulars.settings().required(),
-                false);
+                flagged.contains(question.id()));
     }
 
     private static String points(Question question) {

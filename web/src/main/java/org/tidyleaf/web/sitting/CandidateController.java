@@ -134,11 +134,12 @@ class CandidateController {
     }
 
     private static List<AnswerCard> cards(String code, Script script) {
-        List<AnswerCard> cards = AnswerCard.of(script.quiz(), script.responses(), "/s/" + code + "/figure/");
+        List<AnswerCard> cards =
+                AnswerCard.of(script.quiz(), script.responses(), script.flags(), "/s/" + code + "/figure/");
         List<AnswerCard> shown = new ArrayList<>();
         for (int i = 0; i < cards.size(); i++) {
             Question question = script.quiz().questions().get(i);
-            AnswerCard card = cards.get(i).withFlag(script.flags().contains(question.id()));
+            AnswerCard card = cards.get(i);
             shown.add(
                     question instanceof ChoiceQuestion choice && isShuffled(choice, script)
                             ? card.withChoices(Shuffling.options(choice, script.seed()))
