@@ -46,6 +46,9 @@ final class KeyGatherer {
     /** One source's answer. */
     private record Claim(Set<Integer> chosen, KeySource source, String evidence) {}
 
+    /** What is said of pairs as a whole is longer than a letter with its bracket. */
+    private static final int LONGEST_OF_ONE = 2;
+
     private static final Pattern PART = Pattern.compile("(\\d{1,3})([a-z])");
     static final Pattern LEFT_NUMBER = Pattern.compile("(?:_+\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 
@@ -87,7 +90,7 @@ final class KeyGatherer {
         Optional<KeyList.Item> listed = listed(draft);
         Optional<String> text = draft.keys.isEmpty()
                 ? listed.map(KeyList.Item::text)
-                        .filter(said -> draft.pairs.isEmpty() || said.length() > 2)
+                        .filter(said -> draft.pairs.isEmpty() || said.length() > LONGEST_OF_ONE)
                         .or(() -> listedPairs(draft))
                         .or(() -> listedGaps(draft))
                 : Optional.of(Draft.join(draft.keys).plain());

@@ -9,6 +9,7 @@ final class PairKeys {
     private static final Pattern KEYS = Pattern.compile(
             "(?:\\d{1,2}\\s*[-\u2013:=\u2192]?\\s*[A-Za-z]\\b[\\s,;.]*){2,}|(?:[A-Za-z]\\s*[-\u2013:=\u2192]?\\s*\\d{1,2}\\b[\\s,;.]*){2,}");
 
+    /** "a) wasps   b) bees        (b)", or a box with the number of the right one. */
     private static final Pattern BEHIND = Pattern.compile("[(\\[][A-Ha-h][)\\]]|\\[\\s+\\d\\s+]");
 
     private PairKeys() {}
@@ -27,11 +28,10 @@ final class PairKeys {
     static void mark(List<Cues> all) {
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
-            boolean letterBehind = !cues.piece().first()
+            boolean keyBehind = !cues.piece().first()
                     && (BEHIND.matcher(cues.text()).matches() || isBehindGap(all.get(i - 1), cues))
                     && cues.piece().segment().to() == cues.line().text().length();
-            if (letterBehind) {
-                // "a) wasps   b) bees        (b)"
+            if (keyBehind) {
                 int at = cues.piece().segment().from();
                 all.set(i, cues.withLabels(List.of()).withLead(new Cues.Lead(Cues.Announces.KEY, at)));
                 continue;

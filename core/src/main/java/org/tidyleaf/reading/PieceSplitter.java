@@ -37,9 +37,12 @@ final class PieceSplitter {
     /** "(1) spring   (2) autumn        [ 2 ]": a box with the number of the right one. */
     private static final Pattern BOXED_KEY = Pattern.compile("\\S(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s+\\d\\s+])\\s*$");
 
-    /** "2,5 m = ______ cm        (250)": far behind the gap what goes into it, where that can't be points. */
+    /**
+     * "2,5 m = ______ cm        (250)": far behind the gap the number that goes into it, where that can't be points. A word
+     * there may as well be the one to put into another form ("She ______ home.        (go)").
+     */
     private static final Pattern GAP_KEY_FAR = Pattern.compile(
-            "(?:_{2,}|\\.{4,}|\u2026)[^_(]*?(?:\\s{3,}|\\s?\\t\\s?)([(\\[](?!\\s*[1-9]\\d?\\s*[)\\]])[\\p{L}\\d.,/ -]{1,24}[)\\]])\\s*$");
+            "(?:_{2,}|\\.{4,}|\u2026)[^_(]*?(?:\\s{3,}|\\s?\\t\\s?)([(\\[](?!\\s*[1-9]\\d?\\s*[)\\]])\\s*-?\\d[\\d.,]*(?:\\s?\\p{L}{1,3})?\\s*[)\\]])\\s*$");
 
     private static final Pattern ANNOUNCED_KEY =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer", "list") + "\\s*[:=]");
@@ -145,7 +148,7 @@ final class PieceSplitter {
         return all;
     }
 
-    /** "(250)" and "(propolis)", not "(2 points)". */
+    /** "(250)" and "(7.5 cm)", not "(2 pts)". */
     private static boolean isAnswer(String bracket) {
         return bracket.matches(".\\s*[\\d.,]+\\s*.")
                 || PointsFinder.beside(bracket).isEmpty();
