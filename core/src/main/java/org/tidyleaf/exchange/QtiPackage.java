@@ -206,7 +206,7 @@ public final class QtiPackage {
         return pool;
     }
 
-    /** QTI 3.0, 5.127 qti-selection and 5.99 qti-ordering: so many of the section's items, in random order. */
+    /** QTI 3.0, sections: qti-selection draws so many of the items, qti-ordering shuffles them (both from memory). */
     private void drawn(XmlText out, String topic, List<Question> questions) {
         out.open(
                 "qti-assessment-section",
@@ -298,7 +298,7 @@ public final class QtiPackage {
         return out.close("resources").close("manifest").toString();
     }
 
-    /** What the author noted, as keywords of IEEE 1484.12.1 (learning object metadata), general, 1.5. */
+    /** What the author noted, as keywords of IEEE 1484.12.1, learning object metadata (its element names from memory). */
     private static void keywords(XmlText out, Settings settings) {
         List<String> words = new ArrayList<>(settings.labels());
         if (!settings.topic().isEmpty()) {

@@ -334,7 +334,7 @@ class QtiPackageTest {
         return out.toByteArray();
     }
 
-    /** QTI 3.0: a section's qti-selection says how many of its children are drawn, qti-ordering that they are shuffled. */
+    /** QTI 3.0: a section's qti-selection says how many of its children are drawn, qti-ordering that they are shuffled (from memory). */
     @Test
     void aPoolDrawsSoManyOfEachTopic() throws IOException, IntakeException {
         Quiz quiz = quiz("pool.txt", """
