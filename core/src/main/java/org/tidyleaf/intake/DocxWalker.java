@@ -183,11 +183,11 @@ final class DocxWalker {
 
     private void piece(Element child, DocxStyles.RunFormat look, ParagraphFormat format) {
         switch (child.getLocalName()) {
-            case "t" -> text(child.getTextContent(), look);
+            case "t" -> text(SymbolFonts.read(font(child), child.getTextContent()), look);
             case "tab", "ptab" -> text("\t", look);
             case "br", "cr" -> endLine(format);
             case "noBreakHyphen" -> text("-", look);
-            case "sym" -> text(symbol(Xml.attribute(child, "char")), look);
+            case "sym" -> text(symbol(Xml.attribute(child, "font"), Xml.attribute(child, "char")), look);
             case "fldChar" -> Xml.below(child, "checkBox").ifPresent(box -> text(checkBox(box), look));
             case "AlternateContent" ->
                 Xml.child(child, "Choice")
@@ -219,15 +219,20 @@ final class DocxWalker {
         figures.use(drawing).ifPresent(lines::figure);
     }
 
-    /** Ticks and boxes of the symbol fonts; other symbols stay a bullet, so that a reader sees that something stood there. */
-    private static String symbol(String hex) {
+    private static String symbol(String font, String hex) {
         try {
-            int code = Integer.parseInt(hex, 16);
-            return DocxNumbering.bullet(String.valueOf((char) (code < 0x100 ? code + 0xF000 : code)));
+            return SymbolFonts.sign(font, Integer.parseInt(hex, 16) & 0xFF);
         } catch (NumberFormatException damaged) {
             // A symbol without a number prints nothing.
             return "";
         }
+    }
+
+    private static String font(Element text) {
+        return Xml.child(text.getParentNode(), "rPr")
+                .flatMap(rPr -> Xml.child(rPr, "rFonts"))
+                .map(fonts -> Xml.attribute(fonts, "ascii"))
+                .orElse("");
     }
 
     private static String checkBox(Element box) {

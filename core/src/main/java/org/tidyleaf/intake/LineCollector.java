@@ -130,6 +130,18 @@ final class LineCollector {
         }
     }
 
+    /** Whether nothing of the next line is there yet. */
+    boolean isAtLineStart() {
+        return text.isEmpty();
+    }
+
+    /** Lines that were gathered elsewhere follow here. */
+    void add(List<Line> others) {
+        for (Line other : others) {
+            lines.add(new Line(lines.size() + 1, other.text(), other.labelEnd(), other.spans(), other.layout()));
+        }
+    }
+
     List<Line> lines() {
         return lines;
     }

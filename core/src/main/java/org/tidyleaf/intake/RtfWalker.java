@@ -1,16 +1,21 @@
 package org.tidyleaf.intake;
 
 import java.io.ByteArrayOutputStream;
-import java.nio.charset.Charset;
-import java.nio.charset.IllegalCharsetNameException;
-import java.nio.charset.UnsupportedCharsetException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
-import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.tidyleaf.intake.RtfState.Destination;
+import org.tidyleaf.intake.RtfState.End;
+import org.tidyleaf.intake.RtfTokens.Close;
+import org.tidyleaf.intake.RtfTokens.Open;
+import org.tidyleaf.intake.RtfTokens.Symbol;
+import org.tidyleaf.intake.RtfTokens.Token;
+import org.tidyleaf.intake.RtfTokens.Word;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
@@ -23,9 +28,11 @@ final class RtfWalker {
     /** Deeper nesting is no text that anybody wrote. */
     private static final int MAX_DEPTH = 2_000;
 
+    /** Tables deeper within tables are no layout that anybody made. */
+    private static final int MAX_TABLES = 20;
+
     /** Groups that hold no printed text. */
     private static final Set<String> SILENT = Set.of(
-            "fonttbl",
             "stylesheet",
             "info",
             "listtable",
@@ -49,118 +56,97 @@ final class RtfWalker {
             "template",
             "operator",
             "userprops",
-            "object",
+            "objdata",
             "pgptbl",
             "ftnsep",
             "ftnsepc",
             "aftnsep",
             "aftnsepc",
-            "annotation",
             "atnid",
             "atnauthor",
-            "sp",
-            "shpinst",
+            "atndate",
+            "atnref",
             "do");
 
-    private final String text;
-    private final LineCollector lines = new LineCollector();
-    private final List<Figure> figures = new ArrayList<>();
+    /** Groups that older programs shall skip and that hold something to read all the same. */
+    private static final Set<String> READ_THOUGH_MARKED =
+            Set.of("shppict", "listtext", "pntext", "pict", "shpinst", "annotation", "moMath", "moMathPara", "picprop");
+
+    private final RtfTokens tokens;
+    private final Deque<LineCollector> around = new ArrayDeque<>();
+    private final List<Line> beside = new ArrayList<>();
+    private final RtfTables tables = new RtfTables();
+    private final RtfFonts fonts = new RtfFonts();
+    private final RtfPictures pictures = new RtfPictures();
+    private final RtfCheckBox checkBox = new RtfCheckBox();
     private final List<String> colors = new ArrayList<>();
-    private final Deque<State> stack = new ArrayDeque<>();
+    private final Deque<RtfState> stack = new ArrayDeque<>();
     private final ByteArrayOutputStream pending = new ByteArrayOutputStream();
     private final StringBuilder label = new StringBuilder();
-    private final StringBuilder picture = new StringBuilder();
-    private Charset charset = Charset.forName("windows-1252");
-    private State state = new State();
-    private int at;
+    private final StringBuilder hidden = new StringBuilder();
+    private LineCollector lines = new LineCollector();
+    private @Nullable RtfFormula formula;
+    private RtfState state = new RtfState();
     private int skip;
-    private int table = -1;
-    private int row;
-    private int column;
-    private boolean begun;
-    private int colorRed;
-    private int colorGreen;
-    private int colorBlue;
-    private String pictureType = "";
+    private int red;
+    private int green;
+    private int blue;
 
     RtfWalker(String text) {
-        this.text = text;
-    }
-
-    /** What a group inherits and may change for itself. */
-    private static final class State {
-        Set<Emphasis> look = EnumSet.noneOf(Emphasis.class);
-        String destination = "";
-        Place place = Place.BODY;
-        boolean hidden;
-        boolean ignorable;
-        boolean inTable;
-        boolean centered;
-        int indent;
-        int firstIndent;
-        int unicodeSkip = 1;
-
-        State copy() {
-            State copy = new State();
-            copy.look = EnumSet.noneOf(Emphasis.class);
-            copy.look.addAll(look);
-            copy.destination = destination;
-            copy.place = place;
-            copy.hidden = hidden;
-            copy.inTable = inTable;
-            copy.centered = centered;
-            copy.indent = indent;
-            copy.firstIndent = firstIndent;
-            copy.unicodeSkip = unicodeSkip;
-            return copy;
-        }
+        this.tokens = new RtfTokens(text);
     }
 
     List<Line> lines() {
-        return lines.lines();
+        return tables.counted(lines.lines());
     }
 
     List<Figure> figures() {
-        return List.copyOf(figures);
+        return pictures.figures();
     }
 
     void walk() {
-        while (at < text.length()) {
-            char c = text.charAt(at);
-            switch (c) {
-                case '{' -> open();
-                case '}' -> close();
-                case '\\' -> control();
-                case '\r', '\n' -> at++;
-                default -> {
-                    at++;
-                    character(c);
-                }
+        for (Optional<Token> next = tokens.next(); next.isPresent(); next = tokens.next()) {
+            Token token = next.get();
+            if (token instanceof RtfTokens.Byte one) {
+                character(one.value());
+                continue;
             }
+            flush();
+            if (token instanceof Open) {
+                open();
+            } else if (token instanceof Close) {
+                close();
+            } else if (token instanceof Symbol symbol) {
+                symbol(symbol.sign());
+            } else if (token instanceof Word word) {
+                word(word.name(), word.number());
+            }
+        }
+        flush();
+        while (stack.size() > 0) {
+            close();
         }
         endLine();
     }
 
     private void open() {
-        flush();
-        at++;
         skip = 0;
         if (stack.size() < MAX_DEPTH) {
             stack.push(state);
-            state = state.copy();
+            state = state.inner();
         }
     }
 
     private void close() {
-        flush();
-        at++;
         skip = 0;
-        if (state.destination.equals("pict") && picture.length() > 0) {
-            endPicture();
-        }
-        boolean apart = state.place != Place.BODY && !stack.isEmpty() && stack.peek().place == Place.BODY;
-        if (apart) {
-            endLine();
+        switch (state.ends) {
+            case PICTURE -> pictures.end().ifPresent(lines::figure);
+            case PROPERTY -> pictures.endProperty();
+            case FORMULA -> endFormula();
+            case FORMULA_PART -> Objects.requireNonNull(formula).end();
+            case FIELD -> checkBox.end().ifPresent(box -> lines.append(box, state.look, ""));
+            case APART -> endApart();
+            case NOTHING -> {}
         }
         if (!stack.isEmpty()) {
             state = stack.pop();
@@ -168,6 +154,7 @@ final class RtfWalker {
     }
 
     private void character(char c) {
+        state.first = false;
         if (skip > 0) {
             skip--;
             return;
@@ -175,106 +162,88 @@ final class RtfWalker {
         pending.write(c);
     }
 
-    private void control() {
-        at++;
-        if (at >= text.length()) {
-            return;
-        }
-        char c = text.charAt(at);
-        if (Character.isLetter(c)) {
-            word();
-            return;
-        }
-        at++;
-        switch (c) {
-            case '\'' -> {
-                String hex = text.substring(at, Math.min(text.length(), at + 2));
-                at += hex.length();
-                if (hex.matches("[0-9a-fA-F]{2}")) {
-                    character((char) Integer.parseInt(hex, 16));
-                }
-            }
+    private void symbol(char sign) {
+        switch (sign) {
             case '*' -> state.ignorable = true;
             case '~' -> print("\u00a0");
             case '_' -> print("-");
             case '\r', '\n' -> endLine();
-            case '\\', '{', '}' -> character(c);
             default -> {
                 // Optional hyphens and index marks print nothing.
             }
         }
     }
 
-    private void word() {
-        int from = at;
-        while (at < text.length() && Character.isLetter(text.charAt(at)) && text.charAt(at) < 128) {
-            at++;
-        }
-        String name = text.substring(from, at);
-        int numberFrom = at;
-        if (at < text.length() && text.charAt(at) == '-') {
-            at++;
-        }
-        while (at < text.length() && Character.isDigit(text.charAt(at)) && at - numberFrom < 10) {
-            at++;
-        }
-        String digits = text.substring(numberFrom, at);
-        Optional<Integer> number =
-                digits.matches("-?\\d+") ? Optional.of((int) Long.parseLong(digits)) : Optional.empty();
-        if (at < text.length() && text.charAt(at) == ' ') {
-            at++;
-        }
-        if (name.equals("bin")) {
-            at = Math.min(text.length(), at + Math.max(0, number.orElse(0)));
-            return;
-        }
-        flush();
-        apply(name, number);
-    }
-
-    private void apply(String name, Optional<Integer> number) {
-        if (destination(name)) {
+    private void word(String name, Optional<Integer> number) {
+        boolean first = state.first;
+        boolean skippable = state.ignorable;
+        state.first = false;
+        state.ignorable = false;
+        if (first && begins(name, skippable)) {
             return;
         }
         boolean on = number.orElse(1) != 0;
         switch (name) {
-            case "b" -> set(Emphasis.BOLD, on);
-            case "i" -> set(Emphasis.ITALIC, on);
-            case "ul", "ulw", "uld", "uldb", "uldash" -> set(Emphasis.UNDERLINE, on);
-            case "ulnone" -> set(Emphasis.UNDERLINE, false);
-            case "strike", "striked" -> set(Emphasis.STRIKE, on);
-            case "super" -> set(Emphasis.SUPERSCRIPT, on);
-            case "sub" -> set(Emphasis.SUBSCRIPT, on);
+            case "b" -> state.set(Emphasis.BOLD, on);
+            case "i" -> state.set(Emphasis.ITALIC, on);
+            case "ul", "ulw", "uld", "uldb", "uldash" -> state.set(Emphasis.UNDERLINE, on);
+            case "ulnone" -> state.set(Emphasis.UNDERLINE, false);
+            case "strike", "striked" -> state.set(Emphasis.STRIKE, on);
+            case "super" -> state.set(Emphasis.SUPERSCRIPT, on);
+            case "sub" -> state.set(Emphasis.SUBSCRIPT, on);
             case "nosupersub" -> {
-                set(Emphasis.SUPERSCRIPT, false);
-                set(Emphasis.SUBSCRIPT, false);
+                state.set(Emphasis.SUPERSCRIPT, false);
+                state.set(Emphasis.SUBSCRIPT, false);
             }
-            case "highlight", "chcbpat", "cb" -> set(Emphasis.HIGHLIGHT, isTint(number.orElse(0)));
-            case "cf" -> set(Emphasis.COLOR, isColored(number.orElse(0)));
+            case "highlight", "chcbpat", "cb" -> state.set(Emphasis.HIGHLIGHT, isTint(number.orElse(0)));
+            case "cf" -> state.set(Emphasis.COLOR, isColored(number.orElse(0)));
             case "v" -> state.hidden = on;
-            case "plain" -> {
-                state.look = EnumSet.noneOf(Emphasis.class);
-                state.hidden = false;
-            }
-            default -> layout(name, number);
+            case "deleted" -> state.deleted = on;
+            case "plain" -> state.resetCharacters();
+            default -> layout(name, number.orElse(0));
         }
     }
 
-    /** Whether the word names what the group is for. */
-    private boolean destination(String name) {
-        if (SILENT.contains(name)
-                || state.ignorable
-                        && !Set.of("shppict", "listtext", "pntext", "pict").contains(name)) {
-            state.destination = "silent";
-            state.ignorable = false;
+    /** Whether the word says what its group is for. */
+    private boolean begins(String name, boolean skippable) {
+        if (state.destination == Destination.SILENT) {
+            return false;
+        }
+        if (formula != null && name.startsWith("m")) {
+            formula.begin(name);
+            state.ends = End.FORMULA_PART;
             return true;
         }
-        state.ignorable = false;
+        if (SILENT.contains(name) || skippable && !READ_THOUGH_MARKED.contains(name)) {
+            state.destination = Destination.SILENT;
+            state.ends = name.equals("fldinst") ? End.FIELD : End.NOTHING;
+            return true;
+        }
         switch (name) {
-            case "colortbl", "pict", "listtext", "pntext" -> state.destination = name;
-            case "header", "headerl", "headerr", "headerf" -> state.place = Place.HEADER;
-            case "footer", "footerl", "footerr", "footerf" -> state.place = Place.FOOTER;
-            case "footnote" -> state.destination = "silent";
+            case "fonttbl" -> state.destination = Destination.FONTS;
+            case "colortbl" -> state.destination = Destination.COLORS;
+            case "listtext", "pntext" -> state.destination = Destination.LABEL;
+            case "sp" -> pictures.beginProperty();
+            case "sn" -> state.destination = Destination.PROPERTY_NAME;
+            case "sv" -> {
+                state.destination = Destination.PROPERTY_VALUE;
+                state.ends = End.PROPERTY;
+            }
+            case "pict" -> {
+                pictures.begin();
+                state.destination = Destination.PICTURE;
+                state.ends = End.PICTURE;
+            }
+            case "moMath" -> {
+                formula = new RtfFormula();
+                state.ends = End.FORMULA;
+            }
+            case "shprslt" -> state.destination = Destination.SILENT;
+            case "header", "headerl", "headerr", "headerf" -> beginApart(Place.HEADER);
+            case "footer", "footerl", "footerr", "footerf" -> beginApart(Place.FOOTER);
+            case "footnote" -> beginApart(Place.FOOTNOTE);
+            case "annotation" -> beginApart(Place.COMMENT);
+            case "shptxt" -> beginApart(Place.TEXT_BOX);
             default -> {
                 return false;
             }
@@ -282,28 +251,22 @@ final class RtfWalker {
         return true;
     }
 
-    private void layout(String name, Optional<Integer> number) {
+    private void layout(String name, int number) {
         switch (name) {
             case "par", "line", "sect", "page" -> endLine();
             case "cell", "nestcell" -> {
+                int depth = name.equals("cell") ? 1 : Math.max(2, state.tables);
                 endLine();
-                column++;
+                tables.endCell(depth);
             }
-            case "row", "nestrow" -> {
-                row++;
-                column = 0;
-            }
-            case "trowd" -> startRow();
-            case "pard" -> {
-                state.inTable = false;
-                state.centered = false;
-                state.indent = 0;
-                state.firstIndent = 0;
-            }
-            case "intbl" -> state.inTable = true;
+            case "row" -> tables.endRow(1);
+            case "nestrow" -> tables.endRow(Math.max(2, state.tables));
+            case "pard" -> state.resetParagraph();
+            case "intbl" -> state.tables = Math.max(1, state.tables);
+            case "itap" -> state.tables = Math.max(0, Math.min(number, MAX_TABLES));
             case "qc" -> state.centered = true;
-            case "li", "lin" -> state.indent = number.orElse(0);
-            case "fi" -> state.firstIndent = number.orElse(0);
+            case "li", "lin" -> state.indent = number;
+            case "fi" -> state.firstIndent = number;
             case "tab" -> print("\t");
             case "emdash" -> print("\u2014");
             case "endash" -> print("\u2013");
@@ -316,49 +279,34 @@ final class RtfWalker {
         }
     }
 
-    private void encoding(String name, Optional<Integer> number) {
+    private void encoding(String name, int number) {
         switch (name) {
             case "u" -> {
-                print(String.valueOf((char) (number.orElse(0) & 0xFFFF)));
+                print(SymbolFonts.read(fonts.nameOf(state.font), String.valueOf((char) (number & 0xFFFF))));
                 skip = state.unicodeSkip;
             }
-            case "uc" -> state.unicodeSkip = Math.max(0, number.orElse(1));
-            case "ansicpg" -> charset = codePage(number.orElse(1252));
-            case "red" -> colorRed = number.orElse(0);
-            case "green" -> colorGreen = number.orElse(0);
-            case "blue" -> colorBlue = number.orElse(0);
-            case "pngblip" -> pictureType = "image/png";
-            case "jpegblip" -> pictureType = "image/jpeg";
-            case "emfblip" -> pictureType = "image/emf";
-            case "wmetafile" -> pictureType = "image/wmf";
+            case "uc" -> state.unicodeSkip = Math.max(0, number);
+            case "ansicpg" -> fonts.setCodePage(number);
+            case "f" -> {
+                state.font = number;
+                if (state.destination == Destination.FONTS) {
+                    fonts.begin(number);
+                }
+            }
+            case "fcharset" -> fonts.charset(number);
+            case "red" -> red = number;
+            case "green" -> green = number;
+            case "blue" -> blue = number;
+            case "fftype" -> checkBox.type(number);
+            case "ffres" -> checkBox.result(number);
+            case "ffdefres" -> checkBox.standard(number);
+            case "pngblip" -> pictures.type("image/png");
+            case "jpegblip" -> pictures.type("image/jpeg");
+            case "emfblip" -> pictures.type("image/emf");
+            case "wmetafile" -> pictures.type("image/wmf");
             default -> {
                 // Of the some 1,800 words of the format, those that change nothing we read are passed over.
             }
-        }
-    }
-
-    private static Charset codePage(int number) {
-        try {
-            return Charset.forName("windows-" + number);
-        } catch (UnsupportedCharsetException | IllegalCharsetNameException unknown) {
-            // An unknown code page reads as the Western one.
-            return Charset.forName("windows-1252");
-        }
-    }
-
-    private void startRow() {
-        if (column == 0 && (table < 0 || !begun)) {
-            table++;
-            row = 0;
-            begun = true;
-        }
-    }
-
-    private void set(Emphasis emphasis, boolean on) {
-        if (on) {
-            state.look.add(emphasis);
-        } else {
-            state.look.remove(emphasis);
         }
     }
 
@@ -372,35 +320,46 @@ final class RtfWalker {
 
     private void flush() {
         if (pending.size() > 0) {
-            String decoded = pending.toString(charset);
+            byte[] bytes = pending.toByteArray();
             pending.reset();
-            print(decoded);
+            print(fonts.decode(state.font, bytes));
         }
     }
 
     private void print(String printed) {
         switch (state.destination) {
-            case "silent" -> {}
-            case "colortbl" -> colors(printed);
-            case "pict" -> picture.append(printed);
-            case "listtext", "pntext" -> label.append(printed);
-            default -> text(printed);
+            case SILENT -> {}
+            case COLORS -> colors(printed);
+            case FONTS -> fonts.name(printed);
+            case PICTURE -> pictures.digits(printed);
+            case LABEL -> label.append(printed);
+            case PROPERTY_NAME -> pictures.propertyName(printed);
+            case PROPERTY_VALUE -> pictures.propertyValue(printed);
+            case PRINTED -> text(printed);
         }
     }
 
     private void colors(String printed) {
         for (int i = 0; i < printed.length(); i++) {
             if (printed.charAt(i) == ';') {
-                colors.add(String.format("%02x%02x%02x", colorRed & 0xFF, colorGreen & 0xFF, colorBlue & 0xFF));
-                colorRed = 0;
-                colorGreen = 0;
-                colorBlue = 0;
+                colors.add(String.format("%02x%02x%02x", red & 0xFF, green & 0xFF, blue & 0xFF));
+                red = 0;
+                green = 0;
+                blue = 0;
             }
         }
     }
 
     private void text(String printed) {
+        if (formula != null) {
+            formula.text(printed);
+            return;
+        }
+        if (state.deleted) {
+            return;
+        }
         if (state.hidden) {
+            hidden.append(printed);
             return;
         }
         if (label.length() > 0) {
@@ -415,26 +374,47 @@ final class RtfWalker {
         lines.append(ruled ? "________" : printed, state.look, "");
     }
 
-    private void endPicture() {
-        String hex = picture.toString().replaceAll("[^0-9a-fA-F]", "");
-        picture.setLength(0);
-        byte[] bytes = new byte[hex.length() / 2];
-        for (int i = 0; i < bytes.length; i++) {
-            bytes[i] = (byte) Integer.parseInt(hex.substring(2 * i, 2 * i + 2), 16);
+    private void endFormula() {
+        Optional<String> latex = Objects.requireNonNull(formula).latex();
+        formula = null;
+        latex.ifPresent(text -> lines.append("\\(" + text + "\\)", state.look, ""));
+    }
+
+    /** Begins a text that prints apart; its lines follow the one in which it is anchored. */
+    private void beginApart(Place place) {
+        around.push(lines);
+        lines = new LineCollector();
+        state.place = place;
+        state.resetParagraph();
+        state.ends = End.APART;
+    }
+
+    private void endApart() {
+        endLine();
+        beside.addAll(lines.lines());
+        lines = around.pop();
+        if (lines.isAtLineStart()) {
+            addBeside();
         }
-        String id = "f" + (figures.size() + 1);
-        figures.add(new Figure(id, pictureType, "", bytes));
-        lines.figure(id);
+    }
+
+    private void addBeside() {
+        lines.add(beside);
+        beside.clear();
     }
 
     private void endLine() {
-        flush();
         label.setLength(0);
-        Optional<Cell> cell =
-                state.inTable && table >= 0 ? Optional.of(new Cell(table, row, column, column + 1)) : Optional.empty();
-        if (!state.inTable) {
-            begun = false;
+        Optional<Cell> cell = around.isEmpty() ? tables.at(state.tables) : Optional.empty();
+        int indent = Math.max(0, state.indent + state.firstIndent);
+        lines.end(indent, "", state.place, cell, state.centered);
+        if (!hidden.toString().isBlank()) {
+            lines.append(hidden.toString().strip(), Set.of(), "");
+            lines.end(indent, "", Place.HIDDEN, cell, false);
         }
-        lines.end(Math.max(0, state.indent + state.firstIndent), "", state.place, cell, state.centered);
+        hidden.setLength(0);
+        if (around.isEmpty()) {
+            addBeside();
+        }
     }
 }

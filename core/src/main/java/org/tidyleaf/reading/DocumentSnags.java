@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -16,6 +17,12 @@ final class DocumentSnags {
 
     /** Characters that a font of signs drew, or that stand for what could not be decoded. */
     private static final Pattern UNREADABLE = Pattern.compile("[\\x{E000}-\\x{F8FF}\\x{FFFD}]");
+
+    /** A blank before a comma or a full stop within a sentence: what stood there is gone. */
+    private static final Pattern HOLE = Pattern.compile("\\p{L}(?<!\\b[a-zA-Z]) +[,.](?=\\s+\\p{L}{2})");
+
+    /** More such blanks than this share of the document's lines are a way of typing. */
+    private static final double TYPING_HABIT = 0.25;
 
     private static final Pattern RANGE = Vocabulary.pattern(
             "\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
@@ -35,6 +42,7 @@ final class DocumentSnags {
             }
             unreadable(cues.line(), drafts.owners()[i], snags);
         }
+        holes(roles, drafts, snags);
         ranges(roles, questions, snags);
         for (Note note : source.notes()) {
             snags.add(new Snag(note.kind(), owner(note.line(), roles, drafts), note.line(), note.message()));
@@ -63,7 +71,8 @@ final class DocumentSnags {
                     0,
                     line,
                     "This picture belongs to no question. Join it to one, or leave it out."));
-        } else if (cues.text().length() >= LONG_LEFT_OVER && cues.lead().isEmpty()) {
+        } else if (cues.text().chars().filter(Character::isLetterOrDigit).count() >= LONG_LEFT_OVER
+                && cues.lead().isEmpty()) {
             snags.add(new Snag(
                     "left-over",
                     0,
@@ -79,6 +88,25 @@ final class DocumentSnags {
                     owner,
                     line.number(),
                     "Some signs here could not be read. Compare them with your document and type them anew."));
+        }
+    }
+
+    /** Programs that save in another format drop formulas without a word; the sentence shows where. */
+    private static void holes(List<Assigned> roles, Drafts drafts, List<Snag> snags) {
+        List<Snag> found = new ArrayList<>();
+        for (int i = 0; i < roles.size(); i++) {
+            Line line = roles.get(i).cues().line();
+            if (drafts.owners()[i] > 0 && HOLE.matcher(line.text()).find()) {
+                found.add(new Snag(
+                        "formula-to-check",
+                        drafts.owners()[i],
+                        line.number(),
+                        "Something may be missing before a comma or full stop here. If a formula or a sign was lost"
+                                + " when the file was saved, type it in."));
+            }
+        }
+        if (found.size() <= Math.max(TYPING_HABIT * roles.size(), 1)) {
+            snags.addAll(found);
         }
     }
 

@@ -26,7 +26,7 @@ public final class Reader {
 
     /** What a document shows before any pin; worth keeping where it is to be read again with other pins. */
     public Survey survey(Source source) {
-        return new Survey(source, Set.of());
+        return new Survey(source, Set.of(), Set.of());
     }
 
     /** The same, where pins of words cut its lines otherwise. */

@@ -115,6 +115,12 @@ final class SnagFinder {
         if (choice.options().size() == 1) {
             add("one-option", place, draft, "There is only one option. Look whether the next lines belong here.");
         }
+        boolean empty = choice.options().stream()
+                .anyMatch(option ->
+                        option.text().isEmpty() && option.text().pictures().isEmpty());
+        if (empty) {
+            add("empty-option", place, draft, "An option has no text. If a formula or a picture was lost, put it in.");
+        }
         Set<String> seen = new HashSet<>();
         for (Option option : choice.options()) {
             if (!seen.add(option.text().plain()) && !option.text().isEmpty()) {

@@ -1,7 +1,11 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.tidyleaf.source.Place;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 
@@ -12,17 +16,22 @@ import org.tidyleaf.source.Source;
 public final class Survey {
     private final Source source;
     private final Set<Segment> words;
+    private final Set<Place> used;
     private final List<Cues> cues;
     private final Layouts layouts;
     private final Habits habits;
 
-    /** @param words parts of lines that the teacher gave a role of their own */
-    Survey(Source source, Set<Segment> words) {
+    /**
+     * @param words parts of lines that the teacher gave a role of their own
+     * @param used places outside the body of which the teacher uses something, as hidden answers
+     */
+    Survey(Source source, Set<Segment> words, Set<Place> used) {
         this.source = source;
         this.words = Set.copyOf(words);
+        this.used = Set.copyOf(used);
         List<Piece> split = PieceSplitter.split(source);
         List<Piece> pieces = words.isEmpty() ? split : PinnedWords.cut(source, split, words);
-        cues = List.copyOf(CueFinder.find(source, pieces));
+        cues = bodyFirst(CueFinder.find(source, pieces), used);
         Blocks blocks = BlockFinder.find(cues);
         KeyList list = KeyListFinder.find(cues, blocks);
         layouts = new Layouts(list, ColumnFinder.find(cues), blocks);
@@ -33,11 +42,38 @@ public final class Survey {
         return source;
     }
 
+    /** A footnote or a page's foot in the middle of a passage is no end of it, so they are read behind the rest. */
+    private static List<Cues> bodyFirst(List<Cues> all, Set<Place> used) {
+        List<Cues> ordered = new ArrayList<>();
+        List<Cues> apart = new ArrayList<>();
+        for (Cues cues : all) {
+            boolean beside = cues.is(Cues.Trait.OFF_BODY)
+                    && !used.contains(cues.line().layout().place());
+            (beside ? apart : ordered).add(cues);
+        }
+        ordered.addAll(apart);
+        return List.copyOf(ordered);
+    }
+
     /** The same source as those pins cut it; this very survey where they cut it as it is. */
     Survey fitting(Pins pins) {
-        return words.equals(pins.words().keySet())
-                ? this
-                : new Survey(source, pins.words().keySet());
+        Set<Place> named = usedBy(pins);
+        boolean fits = words.equals(pins.words().keySet()) && used.equals(named);
+        return fits ? this : new Survey(source, pins.words().keySet(), named);
+    }
+
+    private Set<Place> usedBy(Pins pins) {
+        Set<Integer> lines = new HashSet<>(pins.byLine().keySet());
+        pins.words().keySet().forEach(part -> lines.add(part.line()));
+        Set<Place> named = EnumSet.noneOf(Place.class);
+        for (int line : lines) {
+            if (line >= 1 && line <= source.lines().size()) {
+                named.add(source.lines().get(line - 1).layout().place());
+            }
+        }
+        named.remove(Place.BODY);
+        named.remove(Place.TEXT_BOX);
+        return named;
     }
 
     List<Cues> cues() {
