@@ -92,18 +92,34 @@ final class BlockFinder {
     private void gapAnswers(int lead) {
         int gaps = ProseMaker.gapsIn(all.get(lead).text());
         Optional<Label> number = number(lead);
-        boolean room = gaps > 1 && number.isPresent() && lead + gaps < all.size();
+        int last = lead;
+        // The text may wrap: what goes on without a label is its next line.
+        while (number.isPresent() && last + 1 < all.size() && wraps(last + 1)) {
+            last++;
+            gaps += ProseMaker.gapsIn(all.get(last).text());
+        }
+        boolean room = gaps > 1 && number.isPresent() && last + gaps < all.size();
         for (int i = 1; room && i <= gaps; i++) {
-            Cues answer = all.get(lead + i);
-            boolean next = number(lead + i)
+            Cues answer = all.get(last + i);
+            boolean next = number(last + i)
                     .filter(label -> !label.shape().equals(number.get().shape()))
                     .map(Label::printed)
                     .equals(Optional.of(String.valueOf(i)));
             room = next && answer.is(Trait.SHORT) && !answer.is(Trait.GAP) && !answer.is(Trait.QUESTION_MARK);
         }
         for (int i = 1; room && i <= gaps; i++) {
-            found.put(lead + i, Blocks.Kind.GAP_ANSWER);
+            found.put(last + i, Blocks.Kind.GAP_ANSWER);
         }
+    }
+
+    private boolean wraps(int piece) {
+        Cues cues = all.get(piece);
+        Cues above = all.get(piece - 1);
+        return cues.labels().isEmpty()
+                && cues.lead().isEmpty()
+                && cues.spaceBefore() == 0
+                && !above.is(Trait.ENDS_SENTENCE)
+                && !above.is(Trait.SHORT);
     }
 
     private Optional<Label> number(int piece) {

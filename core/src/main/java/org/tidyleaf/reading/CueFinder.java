@@ -122,6 +122,7 @@ final class CueFinder {
         PairKeys.mark(all);
         FilledMarks.mark(all);
         LabelLines.mark(all);
+        PageTops.mark(all);
         return all;
     }
 

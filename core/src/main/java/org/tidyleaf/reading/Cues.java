@@ -97,6 +97,8 @@ record Cues(
         /** Columns kept apart by wide spaces. */
         SPACED,
         OFF_BODY,
+        /** Stands apart from the line above, though the page's edge hides the space between. */
+        APART,
         SHORT,
         LONG
     }
@@ -110,7 +112,8 @@ record Cues(
     }
 
     int spaceBefore() {
-        return piece.first() ? line.layout().spaceBefore() : 0;
+        int hidden = is(Trait.APART) ? 1 : 0;
+        return piece.first() ? Math.max(hidden, line.layout().spaceBefore()) : 0;
     }
 
     /** The same piece with its beginning understood in these ways. */

@@ -1,0 +1,93 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** Rows in human reading order: side by side they are read column by column where a white strip parts them. */
+final class PdfColumns {
+
+    /** In points: the narrowest white strip that parts two columns. */
+    private static final float GUTTER = 11;
+
+    /** So many rows side by side make columns, fewer a table. */
+    private static final int COLUMN_ROWS = 6;
+
+    /** Lines of text in a column have at least so many letters. */
+    private static final int COLUMN_LETTERS = 6;
+
+    private PdfColumns() {}
+
+    /** Rows that share a gutter are read column by column, the others across. */
+    static List<PdfRow> inOrder(PdfPage page, List<PdfRow> rows) {
+        List<PdfRow> ordered = new ArrayList<>();
+        int at = 0;
+        while (at < rows.size()) {
+            Block block = columns(page, rows, at);
+            if (block.end() - at >= COLUMN_ROWS) {
+                ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), true));
+                ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), false));
+                at = block.end();
+            } else {
+                ordered.add(rows.get(at));
+                at++;
+            }
+        }
+        return ordered;
+    }
+
+    /** Rows from a place on that keep clear of one vertical line. */
+    private record Block(int end, float gutter) {}
+
+    private static Block columns(PdfPage page, List<PdfRow> rows, int from) {
+        Block best = new Block(from, 0);
+        for (float x = page.width() * 0.38f; x < page.width() * 0.62f; x += 2) {
+            int end = from;
+            int left = 0;
+            int right = 0;
+            int texts = 0;
+            while (end < rows.size() && isClear(rows.get(end), x)) {
+                left += rows.get(end).left() < x ? 1 : 0;
+                right += rows.get(end).right() > x ? 1 : 0;
+                texts += isText(rows.get(end), x) ? 1 : 0;
+                end++;
+            }
+            boolean both =
+                    texts * 3 >= right && left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from;
+            if (both && end > best.end()) {
+                best = new Block(end, x);
+            }
+        }
+        return best;
+    }
+
+    /** "T / F" or a blank to the right of each line is no column of its own. */
+    private static boolean isText(PdfRow row, float x) {
+        return row.glyphs().stream()
+                        .filter(glyph -> glyph.x() > x
+                                && Character.isLetterOrDigit(glyph.text().codePointAt(0)))
+                        .count()
+                >= COLUMN_LETTERS;
+    }
+
+    private static boolean isClear(PdfRow row, float x) {
+        for (PdfPage.Glyph glyph : row.glyphs()) {
+            if (glyph.x() < x + GUTTER / 2 && glyph.right() > x - GUTTER / 2) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static List<PdfRow> cut(List<PdfRow> rows, float gutter, boolean left) {
+        List<PdfRow> column = new ArrayList<>();
+        for (PdfRow row : rows) {
+            List<PdfPage.Glyph> part = row.glyphs().stream()
+                    .filter(glyph -> glyph.x() < gutter == left)
+                    .toList();
+            if (!part.isEmpty()) {
+                column.add(new PdfRow(part, row.y(), row.size(), column.isEmpty()));
+            }
+        }
+        return column;
+    }
+}

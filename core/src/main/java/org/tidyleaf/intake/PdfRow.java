@@ -1,0 +1,154 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.tidyleaf.source.Box;
+import org.tidyleaf.source.Emphasis;
+
+/**
+ * Glyphs on one baseline, in order of their places, maybe cut at a gutter.
+ *
+ * @param y of the baseline, in points from the top
+ * @param size of its largest face
+ * @param newColumn whether it begins a column
+ */
+record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn) {
+
+    /** In parts of the face's size: a gap that a space fills, and one that only a tab does. */
+    private static final float WORD_GAP = 0.18f;
+
+    private static final float TAB_GAP = 1.6f;
+
+    /** From this share of a letter's size on, a gap is two spaces or more. */
+    private static final float WIDE_GAP = 0.7f;
+
+    /** Baselines closer than this belong to one row. */
+    private static final float ROW_TOLERANCE = 0.45f;
+
+    float left() {
+        return glyphs.get(0).x();
+    }
+
+    float right() {
+        return glyphs.get(glyphs.size() - 1).right();
+    }
+
+    String plain() {
+        StringBuilder text = new StringBuilder();
+        glyphs.forEach(glyph -> text.append(glyph.text()));
+        return text.toString();
+    }
+
+    /** Whether the sign stands in the row in small letters, as the mark of a note does. */
+    boolean hasSmall(String sign) {
+        StringBuilder small = new StringBuilder();
+        glyphs.forEach(glyph -> small.append(isSmall(glyph) ? glyph.text() : " "));
+        return Arrays.asList(small.toString().split("\\s+")).contains(sign);
+    }
+
+    private boolean isSmall(PdfPage.Glyph glyph) {
+        return glyph.size() < size * 0.8f;
+    }
+
+    static List<PdfRow> rows(PdfPage page) {
+        List<PdfPage.Glyph> sorted = new ArrayList<>(page.glyphs());
+        sorted.removeIf(glyph -> glyph.text().isBlank() || page.isInDrawing(glyph) || page.isInTable(glyph));
+        sorted.sort(Comparator.comparingDouble(PdfPage.Glyph::y).thenComparingDouble(PdfPage.Glyph::x));
+        List<PdfRow> rows = new ArrayList<>();
+        List<PdfPage.Glyph> open = new ArrayList<>();
+        float baseline = 0;
+        float size = 0;
+        for (PdfPage.Glyph glyph : sorted) {
+            boolean same = !open.isEmpty() && glyph.y() - baseline <= ROW_TOLERANCE * Math.max(size, glyph.size());
+            if (!same && !open.isEmpty()) {
+                rows.add(row(open));
+                open.clear();
+            }
+            if (open.isEmpty() || glyph.size() > size) {
+                baseline = glyph.y();
+                size = glyph.size();
+            }
+            open.add(glyph);
+        }
+        if (!open.isEmpty()) {
+            rows.add(row(open));
+        }
+        return rows;
+    }
+
+    private static PdfRow row(List<PdfPage.Glyph> glyphs) {
+        List<PdfPage.Glyph> ordered = new ArrayList<>(glyphs);
+        ordered.sort(Comparator.comparingDouble(PdfPage.Glyph::x));
+        PdfPage.Glyph largest = ordered.stream()
+                .max(Comparator.comparingDouble(PdfPage.Glyph::size))
+                .orElseThrow();
+        return new PdfRow(ordered, largest.y(), largest.size(), false);
+    }
+
+    /** Letters reach from about four fifths of their size above the baseline to a quarter below it. */
+    Box box(PdfPage page) {
+        return new Box(page.number(), left(), y - size * 0.85f, right(), y + size * 0.28f);
+    }
+
+    /** Tells a collector the text of the row. */
+    void write(LineCollector lines) {
+        StringBuilder run = new StringBuilder();
+        Set<Emphasis> look = Set.of();
+        PdfPage.Glyph before = null;
+        for (PdfPage.Glyph glyph : glyphs) {
+            Set<Emphasis> here = withScripts(glyph);
+            String gap = before == null ? "" : gap(before, glyph);
+            if (!here.equals(look)) {
+                lines.append(run.toString(), look, "");
+                run.setLength(0);
+                lines.append(gap, Set.of(), "");
+                look = here;
+            } else {
+                run.append(gap);
+            }
+            run.append(ligature(glyph.text()));
+            before = glyph;
+        }
+        lines.append(run.toString(), look, "");
+    }
+
+    private Set<Emphasis> withScripts(PdfPage.Glyph glyph) {
+        if (!isSmall(glyph)) {
+            return glyph.look();
+        }
+        Set<Emphasis> look = EnumSet.noneOf(Emphasis.class);
+        look.addAll(glyph.look());
+        if (glyph.y() < y - 0.15f * size) {
+            look.add(Emphasis.SUPERSCRIPT);
+        } else if (glyph.y() > y + 0.08f * size) {
+            look.add(Emphasis.SUBSCRIPT);
+        }
+        return look;
+    }
+
+    /** What stands between two glyphs of a row: nothing, spaces or a tab. */
+    static String gap(PdfPage.Glyph before, PdfPage.Glyph glyph) {
+        float gap = glyph.x() - before.right();
+        float size = Math.max(before.size(), glyph.size());
+        if (gap > TAB_GAP * size) {
+            return "\t";
+        }
+        return gap > WIDE_GAP * size ? "   " : gap > WORD_GAP * size ? " " : "";
+    }
+
+    /** "\uFB01" is two letters to a reader. */
+    private static String ligature(String text) {
+        return switch (text) {
+            case "\uFB00" -> "ff";
+            case "\uFB01" -> "fi";
+            case "\uFB02" -> "fl";
+            case "\uFB03" -> "ffi";
+            case "\uFB04" -> "ffl";
+            default -> text;
+        };
+    }
+}
