@@ -89,7 +89,7 @@ final class DocWalker {
         int indent = Math.max(0, paragraph.getIndentFromLeft() + Math.min(0, paragraph.getFirstLineIndent()));
         boolean centered = paragraph.getJustification() == 1;
         String style = style(paragraph);
-        lines.label(paragraph.text().isBlank() ? "" : label(paragraph));
+        lines.label(label(paragraph));
         fieldDepth = 0;
         boolean result = true;
         boolean objects = false;

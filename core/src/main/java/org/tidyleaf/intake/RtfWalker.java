@@ -362,12 +362,7 @@ final class RtfWalker {
             hidden.append(printed);
             return;
         }
-        if (label.length() > 0) {
-            String strip = label.toString().strip();
-            boolean symbol = strip.length() == 1 && !Character.isLetterOrDigit(strip.charAt(0));
-            lines.label(symbol ? DocxNumbering.bullet(strip) : strip);
-            label.setLength(0);
-        }
+        printLabel();
         boolean ruled = state.look.contains(Emphasis.UNDERLINE)
                 && printed.isBlank()
                 && (printed.contains("\t") || printed.length() >= 3);
@@ -403,7 +398,17 @@ final class RtfWalker {
         beside.clear();
     }
 
+    private void printLabel() {
+        String strip = label.toString().strip();
+        boolean symbol = strip.length() == 1 && !Character.isLetterOrDigit(strip.charAt(0));
+        lines.label(symbol ? DocxNumbering.bullet(strip) : strip);
+        label.setLength(0);
+    }
+
     private void endLine() {
+        if (lines.isAtLineStart() && state.place == Place.BODY) {
+            printLabel();
+        }
         label.setLength(0);
         Optional<Cell> cell = around.isEmpty() ? tables.at(state.tables) : Optional.empty();
         int indent = Math.max(0, state.indent + state.firstIndent);

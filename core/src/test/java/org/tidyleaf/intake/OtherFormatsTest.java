@@ -79,39 +79,6 @@ class OtherFormatsTest {
         assertThat(texts(source)).containsExactly("new");
     }
 
-    private static Source rtf(String body) throws IntakeException {
-        return new Intake()
-                .read(
-                        "test.rtf",
-                        ("{\\rtf1\\ansi\\ansicpg1252{\\fonttbl{\\f0 Times;}}{\\colortbl;\\red200\\green0\\blue0;}"
-                                        + body + "}")
-                                .getBytes(StandardCharsets.ISO_8859_1));
-    }
-
-    /** RTF 1.9.1: \\'hh in the code page, \\u with its skipped substitute, \\listtext holds the printed label. */
-    @Test
-    void richTextKeepsLabelsSignsAndEmphasis() throws IntakeException {
-        Source source = rtf(
-                "\\pard{\\listtext\\tab 1.\\tab}Wie gro\\'df ist \\u960?\\par\\pard\\li360 a) {\\b zwei} drei{\\v hidden}\\par\\cf1 red\\cf0\\par");
-        assertThat(texts(source)).containsExactly("1. Wie gro\u00df ist \u03c0", "a) zwei drei", "red");
-        assertThat(source.line(1).labelEnd()).isEqualTo(3);
-        assertThat(source.line(2).isMostly(Emphasis.BOLD, 3, 7)).isTrue();
-        assertThat(source.line(2).layout().indent()).isEqualTo(360);
-        assertThat(source.line(3).isMostly(Emphasis.COLOR, 0, 3)).isTrue();
-    }
-
-    @Test
-    void rowsOfRichTextAreCells() throws IntakeException {
-        Source source = rtf(
-                "\\trowd\\cellx100\\cellx200\\pard\\intbl 1\\cell Why?\\cell\\row\\trowd\\cellx100\\cellx200\\pard\\intbl 2\\cell How?\\cell\\row\\pard after\\par");
-        assertThat(texts(source)).containsExactly("1", "Why?", "2", "How?", "after");
-        assertThat(source.line(4).layout().cell()).hasValueSatisfying(cell -> {
-            assertThat(cell.row()).isEqualTo(1);
-            assertThat(cell.column()).isEqualTo(1);
-        });
-        assertThat(source.line(5).layout().cell()).isEmpty();
-    }
-
     /** RFC 4180, 2.5 to 2.7: quoted fields hold commas, line ends and doubled quotation marks. */
     @Test
     void quotedFieldsOfASheetAreWhole() throws IntakeException {
