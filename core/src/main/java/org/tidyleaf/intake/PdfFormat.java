@@ -8,6 +8,7 @@ import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Note;
 import org.tidyleaf.source.PageSize;
 import org.tidyleaf.source.Source;
 
@@ -32,8 +33,9 @@ final class PdfFormat implements Format {
             PdfPageReader reader = new PdfPageReader();
             List<PdfPage> pages = new ArrayList<>();
             for (int page = 0; page < document.getNumberOfPages(); page++) {
-                PdfPage read = reader.read(document, page);
-                List<PdfTables.Table> tables = PdfTables.find(read);
+                PdfPage seen = reader.read(document, page);
+                List<PdfTables.Table> tables = PdfTables.find(seen);
+                PdfPage read = PdfFormulas.apply(seen, tables);
                 List<PdfPage.Mark> drawings = PdfDrawings.find(read, tables);
                 pages.add(read.with(
                         PdfRules.apply(read, tables), PdfDrawings.cutOut(document, page, drawings), drawings, tables));
@@ -50,11 +52,12 @@ final class PdfFormat implements Format {
             }
             LineCollector lines = new LineCollector();
             List<Figure> figures = new ArrayList<>();
-            PdfLayout.lines(pages, lines, figures);
+            List<Note> notes = new ArrayList<>();
+            PdfLayout.lines(pages, lines, figures, notes);
             List<PageSize> sizes = pages.stream()
                     .map(page -> new PageSize(page.width(), page.height()))
                     .toList();
-            return new Source(name, "pdf", lines.lines(), figures, List.of(), sizes);
+            return new Source(name, "pdf", lines.lines(), figures, notes, sizes);
         } catch (InvalidPasswordException locked) {
             throw new IntakeException.Locked(name);
         } catch (IOException | RuntimeException damaged) {

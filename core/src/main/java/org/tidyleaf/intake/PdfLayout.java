@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.source.Box;
 import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Place;
 
 /** Glyphs to lines in human reading order: rows by baseline, columns by the gutter between them, running heads by repetition. */
@@ -18,9 +19,13 @@ final class PdfLayout {
 
     private static final float HEADING_PITCH = 1.7f;
 
+    private static final String STACKED =
+            "Signs stand above one another here and may be in the wrong order. Compare them with the page.";
+
     private PdfLayout() {}
 
-    static void lines(List<PdfPage> pages, LineCollector lines, List<Figure> figures) {
+    /** @param notes takes what could not be read with certainty */
+    static void lines(List<PdfPage> pages, LineCollector lines, List<Figure> figures, List<Note> notes) {
         List<List<PdfRow>> all = new ArrayList<>();
         for (PdfPage page : pages) {
             all.add(PdfColumns.inOrder(page, PdfRow.rows(page)));
@@ -30,7 +35,7 @@ final class PdfLayout {
         TableNumbers numbers = new TableNumbers();
         float body = bodySize(all);
         for (int i = 0; i < pages.size(); i++) {
-            page(pages.get(i), all.get(i), new Usual(running, pitch, body), numbers, lines, figures);
+            page(pages.get(i), all.get(i), new Usual(running, pitch, body), numbers, lines, figures, notes);
         }
     }
 
@@ -74,12 +79,13 @@ final class PdfLayout {
             Usual usual,
             TableNumbers numbers,
             LineCollector lines,
-            List<Figure> figures) {
+            List<Figure> figures,
+            List<Note> notes) {
         boolean body = false;
         List<PdfTables.Table> tables = new ArrayList<>(page.tables());
         List<PdfPage.Picture> waiting = new ArrayList<>(page.pictures());
         waiting.sort(Comparator.comparingDouble(PdfPage.Picture::y));
-        Set<PdfRow> notes = PdfMargins.notes(page, rows, usual.running());
+        Set<PdfRow> footnotes = PdfMargins.notes(page, rows, usual.running());
         Set<PdfRow> edges = new HashSet<>(PdfMargins.edges(page, rows));
         float left = columnLeft(rows, 0);
         for (int i = 0; i < rows.size(); i++) {
@@ -104,13 +110,16 @@ final class PdfLayout {
                 body = true;
                 numbers.below(true);
             }
-            Place place = repeated ? margin(page, row) : notes.contains(row) ? Place.FOOTNOTE : Place.BODY;
+            Place place = repeated ? margin(page, row) : footnotes.contains(row) ? Place.FOOTNOTE : Place.BODY;
             boolean apart = i > 0 && (row.y() - rows.get(i - 1).y()) / row.size() > usual.pitch() * 1.35;
             if (apart) {
                 lines.end(0, "", place, Optional.empty(), false);
             }
             row.write(lines);
             lines.box(row.box(page));
+            if (row.isStacked()) {
+                notes.add(new Note(lines.lines().size() + 1, "formula-to-check", STACKED));
+            }
             boolean heading = row.size() >= usual.bodySize() * HEADING_SIZE;
             if (heading && i + 1 < rows.size() && goesOn(row, rows.get(i + 1))) {
                 lines.append(" ", Set.of(), "");

@@ -29,6 +29,9 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
     /** Baselines closer than this belong to one row. */
     private static final float ROW_TOLERANCE = 0.45f;
 
+    /** Signs that share so much of their width stand above one another. */
+    private static final float STACKED = 0.5f;
+
     float left() {
         return glyphs.get(0).x();
     }
@@ -52,6 +55,29 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
 
     private boolean isSmall(PdfPage.Glyph glyph) {
         return glyph.size() < size * 0.8f;
+    }
+
+    /** Whether signs stand above one another that no formula explained: their order is then a guess. */
+    boolean isStacked() {
+        for (int i = 1; i < glyphs.size(); i++) {
+            PdfPage.Glyph left = glyphs.get(i - 1);
+            PdfPage.Glyph right = glyphs.get(i);
+            float shared = Math.min(left.right(), right.right()) - right.x();
+            boolean over = shared > STACKED * Math.min(left.width(), right.width())
+                    && Math.abs(left.y() - right.y()) > 0.2f * size
+                    && isSign(left)
+                    && isSign(right);
+            if (over) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Accents stand above their letters by nature. */
+    private static boolean isSign(PdfPage.Glyph glyph) {
+        int type = Character.getType(glyph.text().codePointAt(0));
+        return type != Character.MODIFIER_SYMBOL && type != Character.NON_SPACING_MARK && glyph.width() > 0;
     }
 
     static List<PdfRow> rows(PdfPage page) {

@@ -54,7 +54,7 @@ final class PdfRules {
         return glyphs;
     }
 
-    private static boolean holds(PdfTables.Table table, PdfPage.Mark rule) {
+    static boolean holds(PdfTables.Table table, PdfPage.Mark rule) {
         return rule.left() >= table.xs().get(0) - 3
                 && rule.right() <= table.xs().get(table.xs().size() - 1) + 3
                 && rule.top() >= table.top() - 3

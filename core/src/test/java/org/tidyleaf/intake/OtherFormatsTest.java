@@ -1,24 +1,12 @@
 package org.tidyleaf.intake;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.awt.Color;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType1Font;
-import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
 import org.junit.jupiter.api.Test;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
-import org.tidyleaf.source.Place;
 import org.tidyleaf.source.Source;
 
 /** One document of each further format, with what matters written out in the test. */
@@ -134,88 +122,5 @@ class OtherFormatsTest {
                         "**1. Who?**\n\nA) workers\nB) *drones*\n\n- one\n- two\n".getBytes(StandardCharsets.UTF_8));
         assertThat(texts(source)).containsExactly("1. Who?", "A) workers", "B) drones", "\u2022 one", "\u2022 two");
         assertThat(source.line(1).isMostly(Emphasis.BOLD, 0, 7)).isTrue();
-    }
-
-    private static final PDFont PLAIN = new PDType1Font(FontName.HELVETICA);
-    private static final PDFont BOLD = new PDType1Font(FontName.HELVETICA_BOLD);
-
-    /** Writes text at places counted from the page's top left, in points. */
-    private interface Pen {
-        void write(PDPageContentStream out) throws IOException;
-    }
-
-    private static void at(PDPageContentStream out, PDFont font, float size, float x, float y, String text)
-            throws IOException {
-        out.beginText();
-        out.setFont(font, size);
-        out.newLineAtOffset(x, PDRectangle.A4.getHeight() - y);
-        out.showText(text);
-        out.endText();
-    }
-
-    private static Source pdf(Pen... pages) throws IOException, IntakeException {
-        try (PDDocument document = new PDDocument()) {
-            for (Pen pen : pages) {
-                PDPage page = new PDPage(PDRectangle.A4);
-                document.addPage(page);
-                try (PDPageContentStream out = new PDPageContentStream(document, page)) {
-                    pen.write(out);
-                }
-            }
-            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-            document.save(bytes);
-            return new Intake().read("test.pdf", bytes.toByteArray());
-        }
-    }
-
-    @Test
-    void columnsOfAPageAreReadOneAfterTheOther() throws Exception {
-        Source source = pdf(out -> {
-            at(out, BOLD, 16, 200, 60, "Bees and their work");
-            for (int i = 0; i < 8; i++) {
-                at(out, PLAIN, 11, 60, 100 + i * 15, "left column line " + i);
-                at(out, PLAIN, 11, 330, 100 + i * 15, "right column line " + i);
-            }
-        });
-        assertThat(texts(source)).hasSize(17).startsWith("Bees and their work", "left column line 0");
-        assertThat(texts(source).get(9)).isEqualTo("right column line 0");
-        assertThat(source.line(1).isMostly(Emphasis.BOLD, 0, 5)).isTrue();
-    }
-
-    @Test
-    void coloursScriptsAndWideGapsOfAPageAreSeen() throws Exception {
-        Source source = pdf(out -> {
-            at(out, PLAIN, 12, 60, 100, "A. 25 cm");
-            at(out, PLAIN, 7, 108, 95, "2");
-            at(out, PLAIN, 12, 240, 100, "B. 30 cm");
-            out.setNonStrokingColor(Color.RED);
-            at(out, PLAIN, 12, 60, 130, "C. right");
-        });
-        assertThat(texts(source)).containsExactly("A. 25 cm2\tB. 30 cm", "C. right");
-        assertThat(source.line(1).isMostly(Emphasis.SUPERSCRIPT, 8, 9)).isTrue();
-        assertThat(source.line(2).isMostly(Emphasis.COLOR, 0, 8)).isTrue();
-    }
-
-    @Test
-    void runningHeadsAndPageNumbersAreKnownByTheirRepetition() throws Exception {
-        Pen page = out -> {
-            at(out, PLAIN, 9, 60, 30, "Keeping Bees, evening group");
-            at(out, PLAIN, 11, 60, 100, "1. Who dances?");
-            at(out, PLAIN, 11, 60, 115, "A. workers");
-            at(out, PLAIN, 11, 60, 400, "B. drones");
-        };
-        Source source = pdf(page, out -> {
-            page.write(out);
-            at(out, PLAIN, 9, 290, 820, "2");
-        });
-        assertThat(source.line(1).layout().place()).isEqualTo(Place.HEADER);
-        assertThat(source.line(2).layout().place()).isEqualTo(Place.BODY);
-    }
-
-    @Test
-    void aPdfWithoutTextIsCalledAScan() {
-        assertThatThrownBy(() -> pdf(out -> out.fillEvenOdd())).hasMessageContaining("is a scan");
-        assertThatThrownBy(() -> new Intake().read("t.pdf", "%PDF-1.4 nothing".getBytes(StandardCharsets.UTF_8)))
-                .hasMessageContaining("damaged");
     }
 }

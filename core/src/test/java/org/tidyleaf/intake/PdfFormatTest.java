@@ -1,0 +1,189 @@
+package org.tidyleaf.intake;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.Color;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
+import org.junit.jupiter.api.Test;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Note;
+import org.tidyleaf.source.Place;
+import org.tidyleaf.source.Source;
+
+/** Pages drawn sign by sign, as programs print them, and the lines that a reader sees on them. */
+class PdfFormatTest {
+
+    private static List<String> texts(Source source) {
+        return source.lines().stream().map(Line::text).toList();
+    }
+
+    private static final PDFont PLAIN = new PDType1Font(FontName.HELVETICA);
+    private static final PDFont BOLD = new PDType1Font(FontName.HELVETICA_BOLD);
+
+    /** Writes text at places counted from the page's top left, in points. */
+    private interface Pen {
+        void write(PDPageContentStream out) throws IOException;
+    }
+
+    private static void at(PDPageContentStream out, PDFont font, float size, float x, float y, String text)
+            throws IOException {
+        out.beginText();
+        out.setFont(font, size);
+        out.newLineAtOffset(x, PDRectangle.A4.getHeight() - y);
+        out.showText(text);
+        out.endText();
+    }
+
+    private static Source pdf(Pen... pages) throws IOException, IntakeException {
+        try (PDDocument document = new PDDocument()) {
+            for (Pen pen : pages) {
+                PDPage page = new PDPage(PDRectangle.A4);
+                document.addPage(page);
+                try (PDPageContentStream out = new PDPageContentStream(document, page)) {
+                    pen.write(out);
+                }
+            }
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            document.save(bytes);
+            return new Intake().read("test.pdf", bytes.toByteArray());
+        }
+    }
+
+    @Test
+    void columnsOfAPageAreReadOneAfterTheOther() throws Exception {
+        Source source = pdf(out -> {
+            at(out, BOLD, 16, 200, 60, "Bees and their work");
+            for (int i = 0; i < 8; i++) {
+                at(out, PLAIN, 11, 60, 100 + i * 15, "left column line " + i);
+                at(out, PLAIN, 11, 330, 100 + i * 15, "right column line " + i);
+            }
+        });
+        assertThat(texts(source)).hasSize(17).startsWith("Bees and their work", "left column line 0");
+        assertThat(texts(source).get(9)).isEqualTo("right column line 0");
+        assertThat(source.line(1).isMostly(Emphasis.BOLD, 0, 5)).isTrue();
+    }
+
+    @Test
+    void coloursScriptsAndWideGapsOfAPageAreSeen() throws Exception {
+        Source source = pdf(out -> {
+            at(out, PLAIN, 12, 60, 100, "A. 25 cm");
+            at(out, PLAIN, 7, 108, 95, "2");
+            at(out, PLAIN, 12, 240, 100, "B. 30 cm");
+            out.setNonStrokingColor(Color.RED);
+            at(out, PLAIN, 12, 60, 130, "C. right");
+        });
+        assertThat(texts(source)).containsExactly("A. 25 cm2\tB. 30 cm", "C. right");
+        assertThat(source.line(1).isMostly(Emphasis.SUPERSCRIPT, 8, 9)).isTrue();
+        assertThat(source.line(2).isMostly(Emphasis.COLOR, 0, 8)).isTrue();
+    }
+
+    @Test
+    void runningHeadsAndPageNumbersAreKnownByTheirRepetition() throws Exception {
+        Pen page = out -> {
+            at(out, PLAIN, 9, 60, 30, "Keeping Bees, evening group");
+            at(out, PLAIN, 11, 60, 100, "1. Who dances?");
+            at(out, PLAIN, 11, 60, 115, "A. workers");
+            at(out, PLAIN, 11, 60, 400, "B. drones");
+        };
+        Source source = pdf(page, out -> {
+            page.write(out);
+            at(out, PLAIN, 9, 290, 820, "2");
+        });
+        assertThat(source.line(1).layout().place()).isEqualTo(Place.HEADER);
+        assertThat(source.line(2).layout().place()).isEqualTo(Place.BODY);
+    }
+
+    @Test
+    void aPdfWithoutTextIsCalledAScan() {
+        assertThatThrownBy(() -> pdf(out -> out.fillEvenOdd())).hasMessageContaining("is a scan");
+        assertThatThrownBy(() -> new Intake().read("t.pdf", "%PDF-1.4 nothing".getBytes(StandardCharsets.UTF_8)))
+                .hasMessageContaining("damaged");
+    }
+
+    /** A level rule of one point, its left end and height counted from the page's top left. */
+    private static void rule(PDPageContentStream out, float x, float y, float width) throws IOException {
+        out.addRect(x, PDRectangle.A4.getHeight() - y - 0.5f, width, 0.5f);
+        out.fill();
+    }
+
+    /** Over and under a bar: common practice of typesetting; the LaTeX names are those of the AMS guide (from memory). */
+    @Test
+    void barsAndRootsMakeFormulas() throws Exception {
+        PDFont signs = new PDType1Font(FontName.SYMBOL);
+        PDFont italic = new PDType1Font(FontName.TIMES_ITALIC);
+        Source source = pdf(out -> {
+            at(out, PLAIN, 12, 60, 100, "1. A lens obeys");
+            at(out, italic, 12, 150, 100, "N");
+            at(out, PLAIN, 12, 161, 100, "=");
+            at(out, italic, 12, 173, 92, "f");
+            rule(out, 171, 96.5f, 9);
+            at(out, italic, 12, 171.5f, 107, "D");
+            at(out, PLAIN, 12, 182, 100, ". Find it.");
+            at(out, PLAIN, 12, 60, 140, "A)");
+            at(out, signs, 12, 76, 140, "\u221a");
+            rule(out, 82.6f, 129.5f, 14);
+            at(out, italic, 12, 83, 140, "a");
+            at(out, PLAIN, 8, 89.5f, 135, "2");
+            at(out, PLAIN, 12, 60, 170, "B)");
+            at(out, PLAIN, 9, 78.5f, 165, "1");
+            rule(out, 76, 166.5f, 10);
+            at(out, PLAIN, 9, 76, 175, "25");
+            at(out, PLAIN, 12, 90, 170, "s");
+        });
+        assertThat(texts(source))
+                .containsExactly(
+                        "1. A lens obeys \\(N=\\frac{f}{D}\\). Find it.",
+                        "A) \\(\\sqrt{a^{2}}\\)",
+                        "B) \\(\\frac{1}{25}\\) s");
+        assertThat(source.notes()).isEmpty();
+    }
+
+    @Test
+    void anUnderlinedWordOverAnotherIsNoFraction() throws Exception {
+        Source source = pdf(out -> {
+            at(out, PLAIN, 12, 60, 100, "A) wax");
+            rule(out, 76, 101.5f, 20);
+            at(out, PLAIN, 12, 60, 114, "B) oil");
+        });
+        assertThat(texts(source)).containsExactly("A) wax", "B) oil");
+        assertThat(source.line(1).isMostly(Emphasis.UNDERLINE, 3, 6)).isTrue();
+    }
+
+    @Test
+    void signsAboveOneAnotherWithoutABarAreToBeChecked() throws Exception {
+        Source source = pdf(out -> {
+            at(out, PLAIN, 12, 60, 100, "1. How many ways:");
+            at(out, PLAIN, 9, 165, 97, "5");
+            at(out, PLAIN, 9, 165.5f, 103, "2");
+        });
+        assertThat(source.notes()).extracting(Note::kind).containsExactly("formula-to-check");
+    }
+
+    /** A note's number is printed small in the text and again below a short rule at the page's foot (common practice). */
+    @Test
+    void notesAtThePagesFootAreNoText() throws Exception {
+        Source source = pdf(
+                out -> {
+                    at(out, PLAIN, 11, 60, 700, "The hive was built in 1884");
+                    at(out, PLAIN, 7, 201, 696, "1");
+                    rule(out, 60, 770, 144);
+                    at(out, PLAIN, 7, 60, 781, "1");
+                    at(out, PLAIN, 9, 66, 784, "So says a stone over the door.");
+                },
+                out -> at(out, PLAIN, 11, 60, 60, "and stands still."));
+        assertThat(source.lines().stream().map(line -> line.layout().place()))
+                .containsExactly(Place.BODY, Place.FOOTNOTE, Place.BODY);
+    }
+}
