@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 import org.tidyleaf.source.Cell;
+import org.tidyleaf.source.Segment;
 
 /**
  * Finds blocks by the instruction above them and their own shape: pairs in two columns, steps with blanks for their
@@ -251,8 +252,26 @@ final class BlockFinder {
     private void lead(int piece) {
         if (!all.get(piece).is(Trait.SECTION_WORD) && !all.get(piece).is(Trait.HEADING)) {
             boolean goesOn = number(piece).isEmpty() && all.get(piece).spaceBefore() == 0;
-            found.put(piece, goesOn ? Blocks.Kind.LEAD : Blocks.Kind.NEW_LEAD);
+            Blocks.Kind kind = goesOn ? Blocks.Kind.LEAD : Blocks.Kind.NEW_LEAD;
+            found.put(piece, isBelowBareNumber(piece) ? Blocks.Kind.LEAD_ON : kind);
         }
+    }
+
+    /** "QUESTION 5", "Topic: tools", and only then what is asked. */
+    private boolean isBelowBareNumber(int piece) {
+        int above = piece - 1;
+        while (above >= 0 && all.get(above).announces(Cues.Announces.LABEL)) {
+            above--;
+        }
+        if (above < 0 || above == piece - 1) {
+            return false;
+        }
+        Segment place = all.get(above).piece().segment();
+        Cues bare = all.get(above);
+        return number(above)
+                .filter(label ->
+                        bare.line().text().substring(label.end(), place.to()).isBlank())
+                .isPresent();
     }
 
     /** A last line with nothing but one more target, far to the right: one that is left over. */

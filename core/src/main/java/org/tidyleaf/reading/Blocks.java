@@ -18,6 +18,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
         LEAD,
         /** The same with a number of its own, or apart from what stands above. */
         NEW_LEAD,
+        /** The same below a number that stands alone, with notes for the author between. */
+        LEAD_ON,
         /** A pair's line, or one of the two cells of a pair. */
         PAIR,
         /** A step to be ordered, with a blank for its number before it. */
@@ -41,7 +43,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
     /** The places of what stands inside blocks, not of what asks for them. */
     Set<Integer> inside() {
         Set<Integer> inside = new HashSet<>(byPiece.keySet());
-        inside.removeIf(piece -> byPiece.get(piece) == Kind.LEAD || byPiece.get(piece) == Kind.NEW_LEAD);
+        inside.removeIf(piece -> Set.of(Kind.LEAD, Kind.LEAD_ON, Kind.NEW_LEAD).contains(byPiece.get(piece)));
         return inside;
     }
 
@@ -54,6 +56,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
         int inside = Math.max(0, from.option());
         return at(piece).map(kind -> switch (kind) {
             case LEAD -> new Step(Role.STEM, from.role() == Role.STEM && from.option() == 0, 0);
+            case LEAD_ON -> new Step(Role.STEM, from.inQuestion(), 0);
             case NEW_LEAD -> new Step(Role.STEM, false, 0);
             case PAIR -> new Step(Role.PAIR, false, inside);
             case STEP -> new Step(Role.OPTION, false, inside + 1);

@@ -157,6 +157,12 @@ final class CueFinder {
         }
         Optional<Sign> sign =
                 before.or(() -> signBehindLabel(line, segment, labels)).or(() -> signAfter(line, segment));
+        // "False [correct]": the sign is no part of the word.
+        boolean behind =
+                sign.filter(s -> s.to() == segment.to() && s.from() > labelAt).isPresent();
+        if (behind && isJudgement(line.text().substring(labelAt, sign.get().from()))) {
+            traits.add(Trait.JUDGEMENT_WORD);
+        }
         return new Cues(piece, line, text, margin, labels, sign, lead(line, segment, words), words, traits);
     }
 

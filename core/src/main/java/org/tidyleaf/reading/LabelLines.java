@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -22,8 +23,14 @@ final class LabelLines {
     private static final Pattern TYPE_ONLY =
             Vocabulary.pattern("[(\\[]\\s*" + Vocabulary.ALL.either("type_head") + "\\s*[)\\]]");
 
+    /** "REF: p. 12": one field with a short value. */
+    private static final Pattern FIELD = Pattern.compile(NAME + "\\S.{0,40}");
+
     /** A line of fields that stands but once may be part of anything. */
     private static final int AGAIN = 2;
+
+    /** Below so many answers, a field that is none is the author's own. */
+    private static final int BELOW_ANSWERS = 3;
 
     private LabelLines() {}
 
@@ -43,12 +50,40 @@ final class LabelLines {
                 all.set(i, cues.withLead(new Cues.Lead(Cues.Announces.LABEL, end)));
             }
         }
+        belowAnswers(all);
+    }
+
+    /** "ANSWER: b" and below it "REF: p. 12", question after question: what stands there with a name is no answer. */
+    private static void belowAnswers(List<Cues> all) {
+        Map<String, List<Integer>> below = new HashMap<>();
+        for (int i = 1; i < all.size(); i++) {
+            Cues above = all.get(i - 1);
+            boolean answered = above.lead()
+                    .filter(lead -> lead.announces() != Cues.Announces.HINT)
+                    .isPresent();
+            Matcher field = FIELD.matcher(all.get(i).text());
+            if (answered && isFree(all.get(i)) && field.matches() && all.get(i).spaceBefore() == 0) {
+                int place = i;
+                below.computeIfAbsent(field.group(1).toLowerCase(Locale.ROOT), name -> new ArrayList<>())
+                        .add(place);
+            }
+        }
+        for (List<Integer> places : below.values()) {
+            for (int place : places.size() >= BELOW_ANSWERS ? places : List.<Integer>of()) {
+                int end = all.get(place).piece().segment().to();
+                all.set(place, all.get(place).withLead(new Cues.Lead(Cues.Announces.LABEL, end)));
+            }
+        }
+    }
+
+    private static boolean isFree(Cues cues) {
+        return cues.lead().isEmpty()
+                && !cues.is(Cues.Trait.FILL_IN)
+                && cues.labels().isEmpty();
     }
 
     private static Optional<String> name(Cues cues) {
-        if (cues.lead().isPresent()
-                || cues.is(Cues.Trait.FILL_IN)
-                || !cues.labels().isEmpty()) {
+        if (!isFree(cues)) {
             return Optional.empty();
         }
         Matcher matcher = FIELDS.matcher(cues.text());

@@ -25,6 +25,10 @@ final class PointsFinder {
     private static final Pattern EACH_BEFORE =
             Vocabulary.pattern("[(\\[]?\\b" + EACH + "\\b[^.()\\d]{0,40}?" + NUMBER + "\\s*" + WORD + "\\b[)\\]]?");
 
+    /** "(5 x 2 = 10 points)": so many questions with so many points. */
+    private static final Pattern EACH_PRODUCT = Vocabulary.pattern("[(\\[]?\\b\\d{1,2}\\s*[x\u00d7*]\\s*" + NUMBER
+            + "\\s*(?:" + WORD + ")?\\s*=\\s*\\d{1,3}(?:[.,]\\d{1,2})?\\s*" + WORD + "\\.?\\s*[)\\]]?");
+
     private static final Pattern BARE_AT_END = Pattern.compile(
             "\\s*(?:\\(\\s*(\\d{1,2})\\s*\\)|[(\\[]?[_.\\s]*(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
 
@@ -87,7 +91,7 @@ final class PointsFinder {
 
     /** Points for each of several questions. */
     static Optional<Found> each(String text) {
-        for (Pattern pattern : new Pattern[] {EACH_BEHIND, EACH_BEFORE}) {
+        for (Pattern pattern : new Pattern[] {EACH_PRODUCT, EACH_BEHIND, EACH_BEFORE}) {
             Matcher matcher = pattern.matcher(text);
             if (matcher.find()) {
                 return Optional.of(new Found(number(matcher), matcher.start(), matcher.end()));

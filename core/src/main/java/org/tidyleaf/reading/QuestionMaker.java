@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.Grid;
 import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.MultipleChoice;
@@ -137,7 +138,8 @@ final class QuestionMaker {
             return spellings(draft, particulars);
         }
         if (!draft.options.isEmpty()) {
-            return choice(draft, particulars, key);
+            Optional<Grid> judged = new JudgedOptions(prose).find(draft, particulars);
+            return judged.isPresent() ? judged.get() : choice(draft, particulars, key);
         }
         if (!draft.judgement.isEmpty()) {
             boolean letters = draft.judgement.equals(List.of("True", "False"));
