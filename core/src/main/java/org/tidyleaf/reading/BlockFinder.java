@@ -178,10 +178,12 @@ final class BlockFinder {
                         || number(from + 1)
                                 .filter(label -> label.ordinal() == 1)
                                 .isPresent());
-        // Below pairs without numbers a number begins the next question.
+        boolean throughout = from + 1 < all.size() && isNext(from + 1, Label.Kind.NUMBER, from);
+        // Below pairs without numbers a number begins the next question, below pairs with numbers a letter its section.
         while (end < all.size()
                 && isPairLine(all.get(end))
-                && (numbered || number(end).isEmpty())) {
+                && (numbered || number(end).isEmpty())
+                && !(throughout && number(end).isEmpty() && isLettered(end))) {
             end++;
         }
         if (end < all.size()
@@ -234,6 +236,11 @@ final class BlockFinder {
                                 .isPresent());
     }
 
+    private boolean isLettered(int piece) {
+        return all.get(piece).labels().stream()
+                .anyMatch(label -> label.kind() == Label.Kind.LETTER || label.kind() == Label.Kind.ROMAN);
+    }
+
     private boolean isLetter(int piece, int ordinal) {
         return all.get(piece).labels().stream()
                 .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == ordinal);
@@ -250,7 +257,10 @@ final class BlockFinder {
 
     /** What stands right above the pairs asks for them, unless it heads a section. */
     private void lead(int piece) {
-        if (!all.get(piece).is(Trait.SECTION_WORD) && !all.get(piece).is(Trait.HEADING)) {
+        boolean heads = all.get(piece).is(Trait.SECTION_WORD)
+                || all.get(piece).is(Trait.HEADING)
+                || ListHeads.isOne(all, piece);
+        if (!heads) {
             boolean goesOn = number(piece).isEmpty() && all.get(piece).spaceBefore() == 0;
             Blocks.Kind kind = goesOn ? Blocks.Kind.LEAD : Blocks.Kind.NEW_LEAD;
             found.put(piece, isBelowBareNumber(piece) ? Blocks.Kind.LEAD_ON : kind);

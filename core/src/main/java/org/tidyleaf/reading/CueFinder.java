@@ -66,8 +66,8 @@ final class CueFinder {
 
     private static final Pattern SPACED = Pattern.compile("\\S\\s{3,}\\S");
 
-    private static final Pattern GAP =
-            Pattern.compile("_{3,}|\\.{5,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
+    private static final Pattern GAP = Pattern.compile(
+            "_{3,}|_{1,2}(?: _{1,2}){2,}|\\.{5,}|\\.(?: \\.){4,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
     /** "… are (1) ______ .": gaps with the numbers of the questions that offer words for them. */
     private static final Pattern CLOZE = Pattern.compile("[(\\[]\\d{1,3}[)\\]]\\s*[_.\u2026]{3,}");
 

@@ -44,6 +44,10 @@ final class Draft {
 
     Optional<Announced> marginKey = Optional.empty();
     Optional<BigDecimal> points = Optional.empty();
+
+    /** Whether those are the points of each of its numbered pairs. */
+    boolean pointsPerPair;
+
     /** The words of a "True / False" printed behind the stem; empty where there is none. */
     List<String> judgement = List.of();
 
@@ -65,6 +69,14 @@ final class Draft {
         this.id = id;
         this.number = number;
         this.section = section;
+    }
+
+    /** The points of the whole. */
+    Optional<BigDecimal> allPoints() {
+        long numbered = pairs.stream()
+                .filter(pair -> pair.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER))
+                .count();
+        return pointsPerPair && numbered > 1 ? points.map(each -> each.multiply(BigDecimal.valueOf(numbered))) : points;
     }
 
     int writingLines() {

@@ -143,6 +143,13 @@ final class DraftMaker {
                 if (loneBlock) {
                     // A grid, pairs or a bank right below a heading: a question for themselves, asked by the heading.
                     begin(index, cues);
+                    if (step.role() == Role.PAIR) {
+                        // Pairs that count on from the questions lend their first number, others have theirs for
+                        // themselves.
+                        Draft pairs = open.orElseThrow();
+                        pairs.number = pairs.number.equals("1") ? "" : pairs.number;
+                        pairs.pointsPerPair = pairs.points.isPresent();
+                    }
                     if (step.role() != Role.WORDS) {
                         askedAbove.forEach(segment -> stems.add(open.orElseThrow(), segment));
                     }
@@ -176,11 +183,12 @@ final class DraftMaker {
         askedBy(cues).ifPresent(askedAbove::add);
         Optional<PointsFinder.Found> each = each(cues);
         pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
-        String text = each.map(found ->
-                        cues.text().substring(0, found.from()) + cues.text().substring(found.to()))
+        String title = each.map(found -> {
+                    String before = cues.text().substring(0, found.from());
+                    String behind = cues.text().substring(found.to());
+                    return (behind.matches("[.,:;].*") ? before.stripTrailing() : before) + behind;
+                })
                 .orElse(cues.text());
-        // Where the points stood, a space before the stop is left over.
-        String title = each.isPresent() ? text.replaceAll("\\s+(?=[.,])", "") : text;
         sections.add(new Section(title.strip(), Prose.EMPTY));
     }
 

@@ -18,7 +18,8 @@ final class GapParser {
     private static final Pattern ROMAN = Pattern.compile("(?:^|[\\s,;])[(\\[]?[ivx]{1,4}[)\\].:]\\s+");
     private static final Pattern LETTERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?[a-h][)\\].:]\\s+");
     private static final String OTHER_SPELLING =
-            "\\s*(?:/|;|\\||(?<=\\s)(?-i:" + Vocabulary.ALL.either("or") + ")(?=\\s))\\s*";
+            "\\s*(?:(?<!\\d|\\d\\s?\\p{L}{1,3})/|/(?!\\d|\\p{L}{1,3}\\b)|;|\\||(?<=\\s)(?-i:"
+                    + Vocabulary.ALL.either("or") + ")(?=\\s))\\s*";
 
     private static final Pattern ALSO =
             Vocabulary.pattern("\\s*\\(\\s*(?:" + Vocabulary.ALL.either("and") + "|also)\\b\\s*:?\\s*([^)]*)\\)");

@@ -70,7 +70,7 @@ final class HabitFinder {
         series.forEach((shape, seen) -> {
             Label.Kind kind = seen.get(0).label().kind();
             boolean lettered = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN;
-            if (lettered && headLists(all, seen)) {
+            if (lettered && ListHeads.are(all, seen)) {
                 seen.forEach(s -> headings.add(s.piece()));
                 return;
             }
@@ -106,26 +106,6 @@ final class HabitFinder {
                 Set.copyOf(listed),
                 hasBarePoints(all, options, without),
                 hasMarginKey(all, chained, stems));
-    }
-
-    /**
-     * "I. Circle the correct word." with questions that begin with 1 right below, and so for "II.", "III.": letters or
-     * numerals over lists of their own head groups of questions and are no options, whatever the keys at the end look like.
-     */
-    private static boolean headLists(List<Cues> all, List<Seen> seen) {
-        long heads = seen.stream()
-                .filter(one -> one.piece() + 1 < all.size())
-                .filter(one -> all.get(one.piece() + 1).labels().stream()
-                        .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1))
-                .count();
-        long within = seen.stream()
-                .filter(one -> all.get(one.piece())
-                        .line()
-                        .text()
-                        .substring(one.label().end())
-                        .matches("[(]?1[.):].*"))
-                .count();
-        return heads >= 2 && heads + within == seen.size();
     }
 
     /**

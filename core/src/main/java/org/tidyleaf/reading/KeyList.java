@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * A key that stands apart from its questions: at the end of the document, or in a file of its own.
@@ -12,6 +14,16 @@ import java.util.Set;
  * @param pieces places among the document's pieces that the list takes up; empty where it is another file
  */
 record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
+
+    /** "3. larva [1]": the points that a marking guide prints behind its answers. */
+    private static final Pattern POINTS_BEHIND = Pattern.compile("(.*\\S)\\s+(?:\\[\\d{1,2}]|\\(\\d{1,2}\\))\\s*");
+
+    private static final int SEVERAL = 3;
+
+    KeyList {
+        items = withoutPoints(items);
+        pieces = Set.copyOf(pieces);
+    }
 
     static final KeyList NONE = new KeyList(List.of(), Set.of(), KeySource.NONE);
 
@@ -22,7 +34,22 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
      * @param number the printed number of its question
      * @param line the 1-based line it was read from
      */
-    record Item(String heading, String number, String text, int line) {}
+    record Item(String heading, String number, String text, int line) {
+
+        private Item withoutPoints() {
+            Matcher matcher = POINTS_BEHIND.matcher(text);
+            return matcher.matches() ? new Item(heading, number, matcher.group(1), line) : this;
+        }
+    }
+
+    private static List<Item> withoutPoints(List<Item> items) {
+        long pointed = items.stream()
+                .filter(item -> POINTS_BEHIND.matcher(item.text()).matches())
+                .count();
+        return pointed < SEVERAL || pointed * 2 < items.size()
+                ? List.copyOf(items)
+                : items.stream().map(Item::withoutPoints).toList();
+    }
 
     /** The answer for a question; where numbers begin anew in each section, the heading decides. */
     Optional<Item> find(String number, String heading) {

@@ -29,8 +29,11 @@ final class KeyListFinder {
     private static final Pattern FILE_HEADING = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*|[-\u2013\u2014:].{0,80})?");
 
-    private static final Pattern BEFORE_NUMBERS =
-            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list") + "\\W*\\s(?=[(]?\\d{1,3}\\W?\\s?[A-Z]\\b)");
+    private static final Pattern BEFORE_NUMBERS = Vocabulary.pattern(
+            "\\W*" + Vocabulary.ALL.either("list") + "\\W*\\s(?=(?:[A-Z][.)]\\s+)?[(]?\\d{1,3}\\W?\\s?[A-Z]\\b)");
+
+    /** "A) 1c 2a  B) 6 wasp": the letters of the parts between the answers. */
+    private static final Pattern PART_BETWEEN = Pattern.compile("(?:^|\\s)[A-Z][.)]\\s+(?=[(]?\\d{1,3}\\W?\\s?\\p{L})");
 
     private static final Pattern RUN =
             Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
@@ -157,9 +160,10 @@ final class KeyListFinder {
             if (lead.isPresent()) {
                 KeyListFinder finder = new KeyListFinder(all);
                 Cues cues = all.get(i);
-                String said = cues.line()
+                String whole = cues.line()
                         .text()
                         .substring(lead.get().end(), cues.piece().segment().to());
+                String said = PART_BETWEEN.matcher(whole).replaceAll(" ").strip();
                 int line = cues.line().number();
                 finder.compact(said, line);
                 if (finder.items.isEmpty()) {

@@ -44,8 +44,8 @@ final class PieceSplitter {
     private static final Pattern GAP_KEY_FAR = Pattern.compile(
             "(?:_{2,}|\\.{4,}|\u2026)[^_(]*?(?:\\s{3,}|\\s?\\t\\s?)([(\\[](?!\\s*[1-9]\\d?\\s*[)\\]])\\s*-?\\d[\\d.,]*(?:\\s?\\p{L}{1,3})?\\s*[)\\]])\\s*$");
 
-    private static final Pattern ANNOUNCED_KEY =
-            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer", "list") + "\\s*[:=]");
+    private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
+            "\\W*" + Vocabulary.ALL.either("answer", "list") + "(?:\\s*[:=]|\\s+(?=[(\\[]?\\w{1,2}[.)\\]]))");
 
     /** Behind a number alone an answer is one of a list. */
     private static final Pattern NUMBER_ONLY = Pattern.compile("[^\\p{L}_\u2026]*|\\W*\\p{L}+\\s*\\d+\\W*");
@@ -55,6 +55,7 @@ final class PieceSplitter {
     static List<Piece> split(Source source) {
         List<Piece> pieces = new ArrayList<>();
         OptionColumns columns = new OptionColumns(source.lines());
+        NumbersAbreast abreast = new NumbersAbreast(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
@@ -72,7 +73,8 @@ final class PieceSplitter {
                 continue;
             }
             int from = 0;
-            for (int cut : withFirstPart(source, line, cuts(line))) {
+            List<Integer> numbers = abreast.cuts(line);
+            for (int cut : numbers.isEmpty() ? withFirstPart(source, line, cuts(line)) : numbers) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
                 from = cut;
             }

@@ -26,8 +26,8 @@ final class PointsFinder {
             Vocabulary.pattern("[(\\[]?\\b" + EACH + "\\b[^.()\\d]{0,40}?" + NUMBER + "\\s*" + WORD + "\\b[)\\]]?");
 
     /** "(5 x 2 = 10 points)": so many questions with so many points. */
-    private static final Pattern EACH_PRODUCT = Vocabulary.pattern("[(\\[]?\\b\\d{1,2}\\s*[x\u00d7*]\\s*" + NUMBER
-            + "\\s*(?:" + WORD + ")?\\s*=\\s*\\d{1,3}(?:[.,]\\d{1,2})?\\s*" + WORD + "\\.?\\s*[)\\]]?");
+    private static final Pattern PRODUCT = Vocabulary.pattern("[(\\[]?\\b\\d{1,2}\\s*[x\u00d7*]\\s*" + NUMBER
+            + "\\s*(?:" + WORD + ")?\\s*=\\s*(?<total>\\d{1,3}(?:[.,]\\d{1,2})?)\\s*" + WORD + "\\.?\\s*[)\\]]?");
 
     private static final Pattern BARE_AT_END = Pattern.compile(
             "\\s*(?:\\(\\s*(\\d{1,2})\\s*\\)|[(\\[]?[_.\\s]*(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
@@ -91,13 +91,22 @@ final class PointsFinder {
 
     /** Points for each of several questions. */
     static Optional<Found> each(String text) {
-        for (Pattern pattern : new Pattern[] {EACH_PRODUCT, EACH_BEHIND, EACH_BEFORE}) {
+        for (Pattern pattern : new Pattern[] {PRODUCT, EACH_BEHIND, EACH_BEFORE}) {
             Matcher matcher = pattern.matcher(text);
             if (matcher.find()) {
                 return Optional.of(new Found(number(matcher), matcher.start(), matcher.end()));
             }
         }
         return Optional.empty();
+    }
+
+    /** The points of all parts together, where a text says how they come about. */
+    static Optional<Found> product(String text) {
+        Matcher matcher = PRODUCT.matcher(text);
+        return matcher.find()
+                ? Optional.of(new Found(
+                        new BigDecimal(matcher.group("total").replace(',', '.')), matcher.start(), matcher.end()))
+                : Optional.empty();
     }
 
     private static BigDecimal number(Matcher matcher) {

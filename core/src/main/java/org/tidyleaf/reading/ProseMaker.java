@@ -21,8 +21,9 @@ import org.tidyleaf.source.Span;
 final class ProseMaker {
 
     private static final Pattern FORMULA = Pattern.compile("\\\\\\((.+?)\\\\\\)");
-    private static final Pattern GAP =
-            Pattern.compile(GapParser.FILLED + "|_{3,}|\\.{5,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
+    private static final Pattern GAP = Pattern.compile(
+            GapParser.FILLED
+                    + "|_{3,}|_{1,2}(?: _{1,2}){2,}|\\.{5,}|\\.(?: \\.){4,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
 
     private final Source source;
 

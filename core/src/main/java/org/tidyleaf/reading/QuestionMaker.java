@@ -42,12 +42,18 @@ final class QuestionMaker {
     private static final Pattern NUMBER_ASKED =
             Vocabulary.pattern("(?:.*[.:!,]\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
 
+    /** "____ mm": a place to write a number on, with its unit. */
+    private static final Pattern UNIT_BEHIND =
+            Pattern.compile("[^_.\u2026]*[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}/\u00b2\u00b3]{0,9})");
+
+    private final Source source;
     private final ProseMaker prose;
     private final PartsMaker parts;
     private final List<Section> sections;
     private final boolean mostKeyed;
 
     private QuestionMaker(Source source, List<Section> sections, boolean mostKeyed) {
+        this.source = source;
         this.prose = new ProseMaker(source);
         this.parts = new PartsMaker(prose);
         this.sections = sections;
@@ -88,7 +94,7 @@ final class QuestionMaker {
                 draft.id,
                 draft.number,
                 stem,
-                draft.points,
+                draft.allPoints(),
                 draft.section,
                 draft.stimulus,
                 Draft.join(draft.feedback),
@@ -244,7 +250,7 @@ final class QuestionMaker {
         }
         Optional<NumericEntry.Key> number = NumberParser.key(said);
         if (number.isPresent() && gaps <= 1) {
-            return new NumericEntry(particulars, number);
+            return new NumericEntry(particulars, number.map(k -> withUnit(k, draft)));
         }
         boolean shortKey = !said.isEmpty()
                 && longest(said, gaps) <= SHORT_ANSWER_WORDS * Math.max(1, gaps) + 2
@@ -267,6 +273,16 @@ final class QuestionMaker {
                 && answers.size() == 1
                 && answers.get(0).length() <= 7
                 && AnswerParser.judgement(answers.get(0)).isPresent();
+    }
+
+    /** "____ mm" on the line to write on, where the key holds the number alone. */
+    private NumericEntry.Key withUnit(NumericEntry.Key key, Draft draft) {
+        if (!key.unit().isEmpty() || draft.writing.size() != 1) {
+            return key;
+        }
+        Matcher unit =
+                UNIT_BEHIND.matcher(source.line(draft.writing.get(0)).text().strip());
+        return unit.matches() ? new NumericEntry.Key(key.value(), key.tolerance(), unit.group(1)) : key;
     }
 
     /** A single gap that wants a number and nothing else. */

@@ -34,6 +34,10 @@ final class RoleScorer {
     private static final Pattern EXPLAINS =
             Vocabulary.pattern("(?:.{0,12}[.)]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
 
+    /** "Questions", "Fragen:" over the first of them. */
+    private static final Pattern QUESTIONS_ONLY =
+            Vocabulary.pattern("(?:the\\s+)?" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s*:?");
+
     private final Habits habits;
     private final Lessons lessons;
     private final List<Cues> all;
@@ -242,6 +246,12 @@ final class RoleScorer {
         fit += cues.is(Trait.CLOZE) && cues.labels().isEmpty() ? SURE : 0;
         fit += cues.is(Trait.PASSAGE_WORD) ? SLIGHT : 0;
         fit += cues.is(Trait.LONG) ? LEANING : 0;
+        // Prose above the first number that tells nobody what to do is what the questions are about.
+        boolean tale = index < firstChained
+                && cues.is(Trait.LONG)
+                && cues.is(Trait.ENDS_SENTENCE)
+                && !cues.is(Trait.INSTRUCTION_WORD);
+        fit += tale ? CLEAR : 0;
         // "Read the text." and below it a long line: there it is.
         boolean asked = !to.more()
                 && !from.inQuestion()
@@ -251,7 +261,11 @@ final class RoleScorer {
         fit += to.more() && (cues.is(Trait.TABULAR) || cues.is(Trait.SPACED)) ? LEANING : 0;
         boolean prose = cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.POINTS_EACH) && !cues.is(Trait.INSTRUCTION_WORD);
         fit += to.more() && prose ? LEANING : 0;
-        fit -= cues.is(Trait.RULE) ? SURE : 0;
+        fit -= cues.is(Trait.RULE)
+                        || cues.is(Trait.SHORT)
+                                && QUESTIONS_ONLY.matcher(cues.text()).matches()
+                ? SURE
+                : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;

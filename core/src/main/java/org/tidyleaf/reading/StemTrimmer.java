@@ -201,6 +201,23 @@ final class StemTrimmer {
 
     private Segment withoutPoints(Draft draft, Segment segment) {
         String text = source.text(segment);
+        Optional<PointsFinder.Found> product = PointsFinder.product(text);
+        if (product.isPresent()) {
+            draft.points = Optional.of(product.get().points());
+            draft.pointsPerPair = false;
+            return new Segment(
+                    segment.line(),
+                    segment.from(),
+                    segment.from() + product.get().from());
+        }
+        Optional<PointsFinder.Found> each =
+                !draft.pointsPerPair && draft.pairs.isEmpty() ? Optional.empty() : PointsFinder.each(text);
+        if (each.isPresent() && text.substring(each.get().to()).matches("[\\s:.]*")) {
+            draft.points = Optional.of(each.get().points());
+            draft.pointsPerPair = true;
+            return new Segment(
+                    segment.line(), segment.from(), segment.from() + each.get().from());
+        }
         Optional<PointsFinder.Found> found = PointsFinder.beside(text)
                 .or(() -> barePoints
                         ? PointsFinder.bareBeside(text).filter(points -> points.from() > 0 || !draft.stem.isEmpty())
