@@ -7,12 +7,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * "5. Read the scale. (a) Which …? A … B … (b) How …? A … B …": letters below a number that have lettered options of their
  * own are parts, 5a and 5b, and what the number stands before is what they share.
  */
 final class NestedParts {
+
+    private static final Pattern POINTS_BEHIND =
+            Pattern.compile("\\S(?:\\s{2,}|\\t|\\s(?=\\[))[(\\[]\\d{1,2}(?:[.,]5)?[)\\]]\\s*$");
 
     private NestedParts() {}
 
@@ -27,7 +31,7 @@ final class NestedParts {
             }
             if (numbered.contains(from)) {
                 for (String shape : letters) {
-                    List<Integer> parts = partsIn(all, from + 1, to, shape, letters);
+                    List<Integer> parts = partsIn(all, from + 1, to, shape, letters, isBare(all, from));
                     parts.forEach(piece -> found.put(piece, shape));
                 }
             }
@@ -36,7 +40,8 @@ final class NestedParts {
         return found;
     }
 
-    private static List<Integer> partsIn(List<Cues> all, int from, int to, String shape, Set<String> letters) {
+    private static List<Integer> partsIn(
+            List<Cues> all, int from, int to, String shape, Set<String> letters, boolean bare) {
         List<Integer> parts = new ArrayList<>();
         int nested = 0;
         int last = 0;
@@ -52,8 +57,37 @@ final class NestedParts {
             }
         }
         // What only the last of them runs into are statements above the question's own options.
-        boolean inEarnest = nested > 1 || nested == 1 && last < parts.size();
+        boolean inEarnest = nested > 1 || nested == 1 && last < parts.size() || bare && havePoints(all, parts, to);
         return parts.size() > 1 && inEarnest ? parts : List.of();
+    }
+
+    /** "Question 1   [10 marks]": a number with a line for itself and nothing but its points behind it. */
+    private static boolean isBare(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        if (piece + 1 < all.size()
+                && all.get(piece + 1).line().number() == cues.line().number()) {
+            return false;
+        }
+        int to = cues.piece().segment().to();
+        return cues.labels().stream()
+                .filter(label -> label.kind() == Label.Kind.NUMBER)
+                .map(label -> cues.line().text().substring(label.end(), to).strip())
+                .anyMatch(behind -> behind.isEmpty()
+                        || PointsFinder.isPointsOnly(behind)
+                        || behind.matches("[(\\[]\\d{1,3}[)\\]]"));
+    }
+
+    /** "(a) Define … (2)  (b) Explain … (3)": what has points of its own is asked and not offered. */
+    private static boolean havePoints(List<Cues> all, List<Integer> parts, int end) {
+        for (int i = 0; i < parts.size(); i++) {
+            int next = i + 1 < parts.size() ? parts.get(i + 1) : end;
+            boolean pointed = all.subList(parts.get(i), next).stream()
+                    .anyMatch(cues -> POINTS_BEHIND.matcher(cues.text()).find());
+            if (!pointed) {
+                return false;
+            }
+        }
+        return parts.size() > 1;
     }
 
     /** Whether a first and a second letter of another series stand one below the other. */

@@ -15,7 +15,7 @@ final class PointsFinder {
     private static final Pattern ONLY = Vocabulary.pattern(
             "[(\\[]?\\s*(?:" + NUMBER + "\\s*" + WORD + "\\.?|" + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");
     private static final Pattern AT_END = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD
-            + "\\.?\\s*[)\\]]|(?<=\\S\\s{5,40}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
+            + "\\.?\\s*[)\\]]|(?<=\\S\\s{5,90}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
             + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");

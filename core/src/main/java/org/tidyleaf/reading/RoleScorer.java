@@ -26,6 +26,8 @@ final class RoleScorer {
     /** A line of that length without a full stop was wrapped, not ended. */
     private static final int FULL_LINE = 60;
 
+    private static final int LONGEST_TITLE = 70;
+
     /** More letters in a row are never missing. */
     private static final int WIDEST_GAP = 3;
 
@@ -156,7 +158,10 @@ final class RoleScorer {
         fit += isStyledTitle(cues) ? SURE : 0;
         fit += cues.is(Trait.BOLD) ? LEANING : 0;
         fit += cues.is(Trait.CENTERED) ? LEANING : 0;
-        fit += cues.is(Trait.SHORT) ? LEANING : -LEANING;
+        // What stands far behind it ("Time: 1 hour") is no part of a title.
+        boolean brief =
+                cues.is(Trait.SHORT) || cues.text().split("\\t|\\s{4,}", 2)[0].length() < LONGEST_TITLE;
+        fit += brief ? LEANING : -LEANING;
         fit -= cues.is(Trait.ENDS_SENTENCE) ? LEANING : 0;
         fit -= cues.is(Trait.QUESTION_MARK) && !cues.is(Trait.BOLD) && !cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= cues.text().startsWith("(") ? CLEAR : 0;
@@ -168,6 +173,11 @@ final class RoleScorer {
         fit -= cues.is(Trait.SCHOOL_WORD) && !cues.is(Trait.TEST_WORD) ? SURE : 0;
         fit -= cues.is(Trait.COLON) ? CLEAR : 0;
         fit += index == topHead ? CLEAR : 0;
+        // "Total: 40 marks" says what the paper is worth.
+        fit -= Vocabulary.ALL.mentions(cues.words(), "points")
+                        && cues.text().matches("\\W*\\p{L}+(?:\\s\\p{L}+)?\\s*[:=]\\s*\\d+\\s*\\p{L}*\\W*")
+                ? CLEAR
+                : 0;
         return fit - (hasOwnLabel(cues) ? CLEAR : 0);
     }
 

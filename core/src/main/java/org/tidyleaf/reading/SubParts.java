@@ -19,6 +19,9 @@ final class SubParts {
     private static final Pattern NUMERAL = Pattern.compile("([(\\[]?)(i{1,3}|iv|vi{0,3}|ix|x)([)\\].])\\s+\\S.*");
     private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii", "ix", "x");
 
+    /** A lettered line wraps over at most so many more. */
+    private static final int MOST_WRAPPED = 4;
+
     private SubParts() {}
 
     /** The places of the pieces that go on with their part. */
@@ -44,14 +47,14 @@ final class SubParts {
         String brackets = shape;
         for (int i = from; i < all.size(); i++) {
             Matcher numeral = NUMERAL.matcher(text(all, i));
-            if (isRoom(all.get(i))) {
+            if (isRoom(all.get(i)) || count == 0 && i < from + MOST_WRAPPED && isWrapped(all, i)) {
                 continue;
             }
             boolean next = count < NUMERALS.size()
                     && numeral.matches()
                     && numeral.group(2).equals(NUMERALS.get(count))
                     && (brackets.isEmpty() || brackets.equals(numeral.group(1) + numeral.group(3)))
-                    && asks(text(all, i));
+                    && (asks(text(all, i)) || isPointed(all, i));
             if (!next) {
                 break;
             }
@@ -69,8 +72,24 @@ final class SubParts {
                 || text.strip().endsWith("?");
     }
 
+    /** The lettered line goes on before the first numeral. */
+    private static boolean isWrapped(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        boolean labelled = LETTERED.matcher(text(all, piece)).matches()
+                || NUMERAL.matcher(text(all, piece)).matches();
+        return !labelled && cues.lead().isEmpty() && cues.spaceBefore() == 0;
+    }
+
+    /** Its points stand far behind it, as a piece of their own. */
+    private static boolean isPointed(List<Cues> all, int piece) {
+        return piece + 1 < all.size()
+                && all.get(piece + 1).is(Cues.Trait.POINTS_ONLY)
+                && !all.get(piece + 1).piece().first();
+    }
+
     private static boolean isRoom(Cues cues) {
-        return cues.is(Cues.Trait.WRITING_LINE) || cues.text().isBlank();
+        boolean points = cues.is(Cues.Trait.POINTS_ONLY) && !cues.piece().first();
+        return cues.is(Cues.Trait.WRITING_LINE) || cues.text().isBlank() || points;
     }
 
     private static String text(List<Cues> all, int piece) {
