@@ -66,10 +66,10 @@ final class ColumnFinder {
             List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
             Map<Integer, Columns.Use> heads = heads(all, row.getValue());
-            boolean headRow = heads.values().stream().anyMatch(use -> use.kind() == Columns.Kind.QUESTION)
-                    && heads.size() >= 2
-                    && heads.values().stream()
-                            .anyMatch(use -> use.kind() == Columns.Kind.ANSWER || use.kind() == Columns.Kind.OPTION);
+            boolean headRow = has(heads, Columns.Kind.QUESTION)
+                    && (has(heads, Columns.Kind.ANSWER)
+                            || has(heads, Columns.Kind.OPTION)
+                            || has(heads, Columns.Kind.NUMBER) && has(heads, Columns.Kind.POINTS));
             if (headRow) {
                 mark(row.getKey(), heads, rows, uses);
                 return;
@@ -79,6 +79,10 @@ final class ColumnFinder {
             }
         }
         byContents(all, rows, uses);
+    }
+
+    private static boolean has(Map<Integer, Columns.Use> heads, Columns.Kind kind) {
+        return heads.values().stream().anyMatch(use -> use.kind() == kind);
     }
 
     /** Without heads: a column of numbers that count on, one of statements, and perhaps one of judgements. */

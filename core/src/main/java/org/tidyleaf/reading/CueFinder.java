@@ -37,7 +37,8 @@ final class CueFinder {
             "(?:\\*{1,2}(?=\\s?[(\\[]?[A-Za-z0-9])|[\u2713\u2714\u2705\u2611\u2192\u2605\u2606\u25ba\u274c]\ufe0f?)\\s*");
     private static final Pattern SIGN_AFTER =
             Vocabulary.pattern("\\s*(?:\\*{1,2}|[\u2713\u2714\u2705\u2611\u2605\u274c]\ufe0f?|<-+|\u2190|[(\\[]\\s*(?:"
-                    + WORDS.either("correct", "answer") + "|x|\u2713|\u2714|\\*)\\s*[)\\]])\\s*$");
+                    + WORDS.either("correct", "answer") + "|x|\u2713|\u2714|\\*)\\s*[)\\]]|" + Verdicts.VERDICT
+                    + ")\\s*$");
     private static final Pattern PERCENT_AFTER = Pattern.compile("\\s*[(\\[]\\s*[+-]?(\\d{1,3})\\s*%\\s*[)\\]]\\s*$");
     private static final Pattern MARGIN_BLANK = Vocabulary.pattern(
             "_+\\s*(" + WORDS.either("true", "false") + "|[A-H](?:\\s*,\\s*[A-H])*)?\\s*_+\\s*(?=[(\\[]?\\d)");
@@ -123,6 +124,7 @@ final class CueFinder {
         FilledMarks.mark(all);
         LabelLines.mark(all);
         PageTops.mark(all);
+        Verdicts.mark(all);
         return all;
     }
 
@@ -196,7 +198,7 @@ final class CueFinder {
 
     /** A red cross marks what is wrong. */
     private static boolean isRight(Matcher sign) {
-        return sign.group().indexOf('\u274c') < 0;
+        return sign.group().indexOf('\u274c') < 0 && !Verdicts.isAgainst(sign.group());
     }
 
     /** Automatic letters stand before anything typed, so a typed star comes behind them. */
@@ -217,6 +219,7 @@ final class CueFinder {
         }
         if (last <= segment.from()
                 || Character.isLetterOrDigit(line.text().charAt(last))
+                        && !Verdicts.endsIn(line.text().substring(segment.from(), last + 1))
                 || line.text().charAt(last) == '?') {
             return Optional.empty();
         }

@@ -45,6 +45,9 @@ final class Draft {
     Optional<Announced> marginKey = Optional.empty();
     Optional<BigDecimal> points = Optional.empty();
 
+    /** Whether its own text says them. */
+    boolean pointed;
+
     /** Whether those are the points of each of its numbered pairs. */
     boolean pointsPerPair;
 

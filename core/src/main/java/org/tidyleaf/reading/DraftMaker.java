@@ -391,12 +391,10 @@ final class DraftMaker {
         join(draft, index, piece);
         switch (piece.step().role()) {
             case OPTION -> option(draft, index, piece);
-            case POINTS ->
-                draft.points = PointsFinder.only(cues.text())
-                        .or(() -> PointsFinder.bare(cues.text()))
-                        .or(() -> draft.points);
+            case POINTS -> points(draft, cues);
             case FEEDBACK -> {
-                boolean ofOption = !draft.options.isEmpty() && optionFollows(index);
+                boolean sameLine = !cues.piece().first();
+                boolean ofOption = !draft.options.isEmpty() && (sameLine || optionFollows(index));
                 (ofOption ? draft.options.get(draft.options.size() - 1).feedback : draft.feedback)
                         .add(announced(cues, piece.step()));
             }
@@ -425,6 +423,15 @@ final class DraftMaker {
                     key(draft, cues, piece.step());
                 }
             }
+        }
+    }
+
+    /** What stands below a question that has its points already is the sum of its group. */
+    private static void points(Draft draft, Cues cues) {
+        Optional<BigDecimal> said = PointsFinder.only(cues.text()).or(() -> PointsFinder.bare(cues.text()));
+        if (said.isPresent() && !draft.pointed) {
+            draft.points = said;
+            draft.pointed = true;
         }
     }
 

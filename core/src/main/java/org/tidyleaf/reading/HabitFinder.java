@@ -57,6 +57,7 @@ final class HabitFinder {
         blanksBelow(all, chains, listed);
         withoutStrayCodes(chains);
         Set<Integer> numberedHeads = withoutNumberedHeads(all, through, chains);
+        numberedHeads.addAll(DecimalHeads.takeOut(all, chains));
         Set<Integer> worded = withoutHeads(all, series, chains);
         Set<Integer> numbered = new HashSet<>();
         chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));

@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,18 +31,31 @@ final class NumberSeries {
                 : Optional.empty();
     }
 
-    /** 1.1, 1.2, 2.1, 2.2: the second number goes on by one or begins anew where the first one does. */
+    /** 1.1, 1.2, 2.1, 2.2 and 1.1.1, 1.1.2, 1.2.1: the last number goes on by one, or a further one begins with 1. */
     private static boolean isCountingOn(List<Seen> seen) {
         int fitting = 0;
         for (int i = 1; i < seen.size(); i++) {
-            String[] above = seen.get(i - 1).label().printed().split("\\.");
-            String[] here = seen.get(i).label().printed().split("\\.");
-            boolean next = here[0].equals(above[0]) && Integer.parseInt(here[1]) == Integer.parseInt(above[1]) + 1;
-            boolean anew = Integer.parseInt(here[0]) > Integer.parseInt(above[0]) && here[1].equals("1");
-            boolean deeper = here.length != above.length;
-            fitting += next || anew || deeper ? 1 : 0;
+            int[] above = numbers(seen.get(i - 1));
+            int[] here = numbers(seen.get(i));
+            int shared = 0;
+            while (shared < Math.min(above.length, here.length) && above[shared] == here[shared]) {
+                shared++;
+            }
+            boolean next = shared < here.length
+                    && shared < above.length
+                    && (here[shared] == above[shared] + 1 || shared == 0 && here[0] > above[0])
+                    && Arrays.stream(here, shared + 1, here.length).allMatch(number -> number == 1);
+            boolean deeper = shared == above.length
+                    && Arrays.stream(here, shared, here.length).allMatch(number -> number == 1);
+            fitting += next || deeper ? 1 : 0;
         }
         return seen.size() >= HabitFinder.CODES_IN_EARNEST && fitting * 4 >= (seen.size() - 1) * 3;
+    }
+
+    private static int[] numbers(Seen seen) {
+        return Arrays.stream(seen.label().printed().split("\\."))
+                .mapToInt(Integer::parseInt)
+                .toArray();
     }
 
     /** The members of the longest run 1, 2, 3, … (a missing number is passed over), and of runs before and after it. */

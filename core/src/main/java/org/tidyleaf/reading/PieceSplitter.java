@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -32,6 +33,10 @@ final class PieceSplitter {
     private static final Pattern POINTS_FAR =
             Pattern.compile("[^\\s.?!](?:\\s{5,}|\\s?\\t\\s?)([(\\[]\\d{1,2}[)\\]])\\s*$");
 
+    /** The same behind a whole sentence, which only a bare letter shows to be an option and no part. */
+    private static final Pattern POINTS_FAR_BEHIND_SENTENCE =
+            Pattern.compile("[A-H]\\s{1,6}[^(\\[]*[.]\\s{12,}([(\\[]\\d{1,2}[)\\]])\\s*$");
+
     private static final Pattern KEY_FAR = Pattern.compile("\\S(?:\\s{3,}|\\s?\\t\\s?)([(\\[][A-Ha-h][)\\]])\\s*$");
 
     /** "(1) spring   (2) autumn        [ 2 ]": a box with the number of the right one. */
@@ -56,6 +61,7 @@ final class PieceSplitter {
         List<Piece> pieces = new ArrayList<>();
         OptionColumns columns = new OptionColumns(source.lines());
         NumbersAbreast abreast = new NumbersAbreast(source);
+        Verdicts verdicts = new Verdicts(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
@@ -73,8 +79,8 @@ final class PieceSplitter {
                 continue;
             }
             int from = 0;
-            List<Integer> numbers = abreast.cuts(line);
-            for (int cut : numbers.isEmpty() ? withFirstPart(source, line, cuts(line)) : numbers) {
+            List<Integer> known = abreast.cuts(line).isEmpty() ? verdicts.cuts(line) : abreast.cuts(line);
+            for (int cut : known.isEmpty() ? withFirstPart(source, line, cuts(line)) : known) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
                 from = cut;
             }
@@ -163,10 +169,11 @@ final class PieceSplitter {
 
     /** "D petal          (1)": the points far behind the last option are none of its words. */
     private static List<Integer> withPoints(String text, List<Integer> cuts) {
-        Matcher points = POINTS_FAR.matcher(text);
         if (!endsInBracket(text)) {
             return cuts;
         }
+        Matcher sentence = POINTS_FAR_BEHIND_SENTENCE.matcher(text);
+        Matcher points = sentence.lookingAt() ? sentence.reset() : POINTS_FAR.matcher(text);
         boolean option =
                 LabelFinder.find(text, 0, text.length()).stream().anyMatch(label -> label.kind() == Label.Kind.LETTER)
                         || text.matches("[A-Ha-h]\\s.*");
@@ -233,6 +240,10 @@ final class PieceSplitter {
         while (matcher.find()) {
             starts.add(matcher.start());
         }
+        if (starts.size() == 2 && isPair(text)) {
+            // On a line of their own the two are options, behind a statement they are how it is judged.
+            return List.of(starts.get(1));
+        }
         if (starts.size() == 2 && StemTrimmer.endsWithPair(text)) {
             return List.of();
         }
@@ -243,6 +254,16 @@ final class PieceSplitter {
                         .filter(start -> start > 0 && !text.substring(0, start).isBlank())
                         .toList()
                 : List.of();
+    }
+
+    /** "[ ] Yes [x] No" and nothing else. */
+    private static boolean isPair(String text) {
+        String words = BOX.matcher(text)
+                .replaceAll(" ")
+                .strip()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("\\s+", " ");
+        return Vocabulary.ALL.pairs().stream().anyMatch(pair -> words.equals(pair[0] + " " + pair[1]));
     }
 
     /** The places to cut for one series of labels: those of its longest run A, B, C, … or one that begins the line. */

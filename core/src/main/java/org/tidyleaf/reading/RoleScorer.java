@@ -239,6 +239,7 @@ final class RoleScorer {
                 && cues.labels().stream()
                         .anyMatch(label -> label.kind() == Label.Kind.ROMAN
                                 || label.kind() == Label.Kind.LETTER
+                                || label.shape().equals(LabelFinder.DECIMAL_SHAPE)
                                 || label.kind() == Label.Kind.NUMBER && !hasStemLabel(cues));
     }
 

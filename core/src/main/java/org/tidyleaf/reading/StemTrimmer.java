@@ -223,6 +223,7 @@ final class StemTrimmer {
                         ? PointsFinder.bareBeside(text).filter(points -> points.from() > 0 || !draft.stem.isEmpty())
                         : Optional.empty());
         boolean more = FURTHER_NUMERAL.matcher(text).lookingAt();
+        draft.pointed |= found.isPresent();
         found.ifPresent(points -> draft.points = draft.points
                 .filter(before -> more)
                 .map(before -> before.add(points.points()))

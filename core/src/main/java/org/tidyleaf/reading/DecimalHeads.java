@@ -1,0 +1,67 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * "QUESTION 1", "1.1 Choose the right answer.", "1.1.1 …": where numbers have several levels, those with deeper ones
+ * right below them head groups of questions.
+ */
+final class DecimalHeads {
+
+    /** A longer text behind the number asks something itself. */
+    private static final int LONGEST_HEAD = 60;
+
+    private DecimalHeads() {}
+
+    /** Takes the heads out of the chains and gives their places. */
+    static Set<Integer> takeOut(List<Cues> all, Map<String, List<Seen>> chains) {
+        List<Seen> decimals = chains.getOrDefault(LabelFinder.DECIMAL_SHAPE, List.of());
+        Set<Integer> heads = new HashSet<>();
+        List<Seen> leaves = new ArrayList<>();
+        for (int i = 0; i < decimals.size(); i++) {
+            boolean parent = i + 1 < decimals.size() && isBelow(decimals.get(i + 1), decimals.get(i));
+            if (parent) {
+                heads.add(decimals.get(i).piece());
+            } else {
+                leaves.add(decimals.get(i));
+            }
+        }
+        if (!leaves.isEmpty()) {
+            chains.put(LabelFinder.DECIMAL_SHAPE, leaves);
+        }
+        for (String shape : List.copyOf(chains.keySet())) {
+            List<Seen> outer = chains.get(shape);
+            boolean over = !decimals.isEmpty()
+                    && !shape.equals(LabelFinder.DECIMAL_SHAPE)
+                    && outer.stream().allMatch(seen -> isOver(all, seen, decimals));
+            if (over) {
+                outer.forEach(seen -> heads.add(seen.piece()));
+                chains.remove(shape);
+            }
+        }
+        return heads;
+    }
+
+    /** Whether the first decimal below a plain number begins with it: "QUESTION 2" and then "2.1". */
+    private static boolean isOver(List<Cues> all, Seen seen, List<Seen> decimals) {
+        int to = all.get(seen.piece()).piece().segment().to();
+        String behind =
+                all.get(seen.piece()).line().text().substring(seen.label().end(), to);
+        return behind.length() < LONGEST_HEAD
+                && decimals.stream()
+                        .filter(decimal -> decimal.piece() > seen.piece())
+                        .findFirst()
+                        .filter(decimal -> decimal.label()
+                                .printed()
+                                .startsWith(seen.label().ordinal() + ".1"))
+                        .isPresent();
+    }
+
+    private static boolean isBelow(Seen inner, Seen outer) {
+        return inner.label().printed().startsWith(outer.label().printed() + ".");
+    }
+}
