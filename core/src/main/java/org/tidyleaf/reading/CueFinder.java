@@ -42,6 +42,10 @@ final class CueFinder {
     private static final Pattern PERCENT_AFTER = Pattern.compile("\\s*[(\\[]\\s*[+-]?(\\d{1,3})\\s*%\\s*[)\\]]\\s*$");
     private static final Pattern MARGIN_BLANK = Vocabulary.pattern(
             "_+\\s*(" + WORDS.either("true", "false") + "|[A-H](?:\\s*,\\s*[A-H])*)?\\s*_+\\s*(?=[(\\[]?\\d)");
+    /** "( V ) 1. Bees sleep.", "(   ) 2. …": brackets before the number to write the answer in. */
+    private static final Pattern MARGIN_BRACKETS =
+            Pattern.compile("[(\\[]\\s*([A-Z])?\\s*[)\\]]\\s+(?=\\d{1,3}\\s?[.)]\\s)");
+
     private static final Pattern MARGIN_BARE = Pattern.compile("([TF])\\s+(?=\\d{1,3}[.)]\\s)");
 
     /** "[Easy] 3. …": a label of the author's before the number. */
@@ -239,6 +243,11 @@ final class CueFinder {
         if (blank.lookingAt()) {
             String said = blank.group(1) == null ? "" : blank.group(1).strip();
             return Optional.of(new Margin(said, false, blank.end()));
+        }
+        Matcher brackets = MARGIN_BRACKETS.matcher(line.text()).region(segment.from(), segment.to());
+        if (brackets.lookingAt()) {
+            String said = brackets.group(1) == null ? "" : brackets.group(1);
+            return Optional.of(new Margin(said, false, brackets.end()));
         }
         Matcher bare = MARGIN_BARE.matcher(line.text()).region(segment.from(), segment.to());
         if (bare.lookingAt()) {

@@ -15,7 +15,7 @@ final class JudgedBy {
     static Optional<List<String>> in(String text) {
         for (String[] pair : Vocabulary.ALL.pairs()) {
             boolean named = Vocabulary.pattern(
-                            ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,8}\\b" + Pattern.quote(pair[1]) + "\\b.*")
+                            ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,16}\\b" + Pattern.quote(pair[1]) + "\\b.*")
                     .matcher(text)
                     .matches();
             if (named) {

@@ -31,7 +31,7 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
      * One answer.
      *
      * @param heading the heading it stands under, or empty
-     * @param number the printed number of its question
+     * @param number the printed number of its question; empty for the one question of its part
      * @param line the 1-based line it was read from
      */
     record Item(String heading, String number, String text, int line) {
@@ -55,6 +55,11 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
     Optional<Item> find(String number, String heading) {
         List<Item> same =
                 items.stream().filter(item -> item.number().equals(number)).toList();
+        if (number.isEmpty()) {
+            return same.stream()
+                    .filter(item -> (plain(heading) + " ").startsWith(plain(item.heading()) + " "))
+                    .findFirst();
+        }
         if (same.size() <= 1) {
             return same.stream().findFirst();
         }

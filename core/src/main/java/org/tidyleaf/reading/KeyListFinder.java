@@ -32,6 +32,10 @@ final class KeyListFinder {
     private static final Pattern BEFORE_NUMBERS = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("list") + "\\W*\\s(?=(?:[A-Z][.)]\\s+)?[(]?\\d{1,3}\\W?\\s?[A-Z]\\b)");
 
+    /** "… III: queen-2, worker-1": what a part is answered with as a whole. */
+    private static final Pattern WHOLE_PART =
+            Pattern.compile("(?:^|\\s)([IVX]{1,4}|[A-Z])\\s*[:.)]\\s*(\\p{L}{2}[^:]*?)\\s*$");
+
     /** "A) 1c 2a  B) 6 wasp": the letters of the parts between the answers. */
     private static final Pattern PART_BETWEEN = Pattern.compile("(?:^|\\s)[A-Z][.)]\\s+(?=[(]?\\d{1,3}\\W?\\s?\\p{L})");
 
@@ -163,8 +167,11 @@ final class KeyListFinder {
                 String whole = cues.line()
                         .text()
                         .substring(lead.get().end(), cues.piece().segment().to());
-                String said = PART_BETWEEN.matcher(whole).replaceAll(" ").strip();
                 int line = cues.line().number();
+                Matcher part = WHOLE_PART.matcher(whole);
+                boolean behind = part.find() && part.start() > 0;
+                String numbers = behind ? whole.substring(0, part.start()) : whole;
+                String said = PART_BETWEEN.matcher(numbers).replaceAll(" ").strip();
                 finder.compact(said, line);
                 if (finder.items.isEmpty()) {
                     finder.numbered(said, line);
@@ -174,9 +181,13 @@ final class KeyListFinder {
                 boolean first =
                         !finder.items.isEmpty() && finder.items.get(0).number().equals("1");
                 boolean named = finder.items.size() >= SEVERAL;
-                if ((first || named)
+                boolean several = (first || named)
                         && finder.items.size() > Math.max(2, gapsAbove(all, i))
-                        && answersAll(all, i, finder.items, blocks)) {
+                        && answersAll(all, i, finder.items, blocks);
+                if (several || isOfOthers(all, i, finder.items, blocks)) {
+                    if (behind) {
+                        finder.items.add(new KeyList.Item(part.group(1), "", part.group(2), line));
+                    }
                     return Optional.of(
                             new KeyList(List.copyOf(finder.items), Set.copyOf(finder.taken), KeySource.ANSWER_LIST));
                 }
@@ -242,6 +253,23 @@ final class KeyListFinder {
                         .filter(item -> numbers.contains(item.number().replaceAll("[a-z]$", "")))
                         .count()
                 >= SEVERAL;
+    }
+
+    /** "Answers: 4. B  5. B" below question 6: none of them is for the question right above. */
+    private static boolean isOfOthers(List<Cues> all, int piece, List<KeyList.Item> items, Blocks blocks) {
+        List<String> numbers = new ArrayList<>();
+        for (int i = 0; i < piece; i++) {
+            for (Label label :
+                    blocks.inside().contains(i) ? List.<Label>of() : all.get(i).labels()) {
+                if (label.kind() == Label.Kind.NUMBER) {
+                    numbers.add(label.printed());
+                }
+            }
+        }
+        return items.size() > 1
+                && items.stream().allMatch(item -> numbers.contains(item.number()))
+                && items.stream().noneMatch(item -> item.number().equals(numbers.get(numbers.size() - 1)))
+                && items.get(0).number().compareTo("1") > 0;
     }
 
     /** The gaps of the last question, whose own answers the line may hold. */

@@ -24,28 +24,24 @@ final class ListHeads {
         return heads >= 2 && heads + within == series.size();
     }
 
-    /** Whether the letter or numeral of a place and the next one of its kind both stand over lists. */
+    /** Whether the letter or numeral right before or after that of a place stands over a list. */
     static boolean isOne(List<Cues> all, int piece) {
-        return isOverList(all, piece)
-                && all.get(piece).labels().stream()
-                        .filter(label -> label.kind() == Label.Kind.LETTER || label.kind() == Label.Kind.ROMAN)
-                        .anyMatch(label -> beside(all, piece, label)
-                                .filter(other -> isOverList(all, other))
-                                .isPresent());
+        return all.get(piece).labels().stream()
+                .filter(label -> label.kind() == Label.Kind.LETTER || label.kind() == Label.Kind.ROMAN)
+                .anyMatch(label -> isBesideHead(all, piece, label));
     }
 
-    /** The place of the same series right after this one, or before it. */
-    private static Optional<Integer> beside(List<Cues> all, int piece, Label label) {
+    private static boolean isBesideHead(List<Cues> all, int piece, Label label) {
         for (int i = 0; i < all.size(); i++) {
             boolean neighbour = i != piece
                     && all.get(i).labels().stream()
                             .anyMatch(other -> other.shape().equals(label.shape())
                                     && Math.abs(other.ordinal() - label.ordinal()) == 1);
-            if (neighbour) {
-                return Optional.of(i);
+            if (neighbour && isOverList(all, i)) {
+                return true;
             }
         }
-        return Optional.empty();
+        return false;
     }
 
     private static boolean isOverList(List<Cues> all, int piece) {
