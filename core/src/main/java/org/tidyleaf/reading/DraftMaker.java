@@ -98,6 +98,7 @@ final class DraftMaker {
             questions.clear();
             questions.addAll(joined);
         }
+        pointsOfLoneQuestions();
         linkPassages();
         List<Stimulus> stimuli = new ArrayList<>(passages.stream()
                 .map(p -> new Stimulus(prose.text(p.segments())))
@@ -115,6 +116,19 @@ final class DraftMaker {
             }
         }
         return new Drafts(title, List.copyOf(sections), stimuli, whole, owners, splitter.roles());
+    }
+
+    /** "IV. Essay (5 points)" over one question: the points of the section are the question's. */
+    private void pointsOfLoneQuestions() {
+        for (int i = 0; i < sections.size(); i++) {
+            int section = i;
+            List<Draft> within =
+                    questions.stream().filter(draft -> draft.section == section).toList();
+            if (within.size() == 1 && within.get(0).points.isEmpty()) {
+                within.get(0).points =
+                        PointsFinder.beside(sections.get(i).title()).map(PointsFinder.Found::points);
+            }
+        }
     }
 
     private void take(int index, Assigned piece) {

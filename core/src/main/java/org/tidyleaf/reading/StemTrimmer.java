@@ -51,6 +51,8 @@ final class StemTrimmer {
     private static final Pattern BLANK_BEHIND =
             Pattern.compile("(?:(?<=\\?)\\s*|(?<=!|[^.\\s]\\.)\\s+)[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
 
+    private static final Pattern RULE_BEHIND = Pattern.compile("\\s+[_.\u2026]{4,}\\s*$");
+
     /** "3. _____ The zero mark …": the rule before a whole sentence is where its answer goes. */
     private static final Pattern BLANK_BEFORE =
             Pattern.compile("\\s*(?:_{3,}|\\.{4,}|\u2026{2,})\\s+(?=\\p{Lu}[^_]*[.!]\\s*$)");
@@ -107,6 +109,7 @@ final class StemTrimmer {
         if (isWrappedPoints(draft, whole) || isWrappedJudgement(draft, whole)) {
             return;
         }
+        rest = withoutReason(draft, rest);
         for (int round = 0; round < 2; round++) {
             rest = withoutDifficulty(rest);
             rest = withoutPoints(draft, rest);
@@ -127,6 +130,17 @@ final class StemTrimmer {
             filledGaps(draft, source.text(rest));
             draft.stem.add(rest);
         }
+    }
+
+    /** "… T / F  ........": behind the pair to judge by, room to say why. */
+    private Segment withoutReason(Draft draft, Segment segment) {
+        Matcher rule = RULE_BEHIND.matcher(source.text(segment));
+        boolean reason = rule.find() && endsWithPair(source.text(segment).substring(0, rule.start()));
+        if (!reason) {
+            return segment;
+        }
+        draft.writing.add(segment.line());
+        return new Segment(segment.line(), segment.from(), segment.from() + rule.start());
     }
 
     /** An instructor's copy has the answers on the rules. */
