@@ -193,7 +193,10 @@ final class BlockFinder {
                 && all.get(end).lead().isEmpty()) {
             found.put(end, Blocks.Kind.PAIR_KEY);
         }
-        if (end - from < 2) {
+        int lists = lettersThenNumbers(from);
+        if (lists > end) {
+            end = lists;
+        } else if (end - from < 2) {
             listsBelow(from);
             return;
         }
@@ -204,6 +207,21 @@ final class BlockFinder {
             found.put(i, Blocks.Kind.PAIR);
         }
         lead(from - 1);
+    }
+
+    /** The end of lettered targets and numbers with a blank before them, which go on counting; the start if there are none. */
+    private int lettersThenNumbers(int from) {
+        int numbers = from;
+        while (numbers < all.size() && isLettered(numbers)) {
+            numbers++;
+        }
+        int end = numbers;
+        while (end < all.size()
+                && all.get(end).margin().filter(margin -> !margin.judgement()).isPresent()
+                && isNext(end, Label.Kind.NUMBER, numbers)) {
+            end++;
+        }
+        return numbers - from >= FEWEST_PAIRS && end - numbers >= FEWEST_PAIRS ? end : from;
     }
 
     /** Numbered words and, right below them, at least as many lettered meanings. */

@@ -47,6 +47,13 @@ record Blocks(Map<Integer, Kind> byPiece) {
         return inside;
     }
 
+    /** Whether the piece asks for the block below it. */
+    boolean isLead(int piece) {
+        return at(piece)
+                .filter(kind -> kind == Kind.LEAD || kind == Kind.LEAD_ON || kind == Kind.NEW_LEAD)
+                .isPresent();
+    }
+
     Optional<Kind> at(int piece) {
         return Optional.ofNullable(byPiece.get(piece));
     }

@@ -190,16 +190,21 @@ final class PartsMaker {
                 continue;
             }
             Matcher dots = DOTS.matcher(cues.line().text()).region(segment.from(), segment.to());
+            // Behind the label, for that may stand far before its text.
+            int textFrom = cues.labels().stream().mapToInt(Label::end).max().orElse(segment.from());
             Matcher between = dots.find()
                     ? dots
-                    : BlockFinder.BETWEEN.matcher(cues.line().text()).region(segment.from(), segment.to());
-            if (between == dots || between.find()) {
+                    : BlockFinder.BETWEEN.matcher(cues.line().text()).region(textFrom, segment.to());
+            boolean apart = between == dots || between.find();
+            String behind = apart ? cues.line().text().substring(between.end(), segment.to()) : "";
+            if (!behind.isBlank()) {
                 left.add(new Segment(segment.line(), segment.from(), between.start()));
                 right.add(new Segment(segment.line(), between.end(), segment.to()));
                 equals &= between != dots && !between.group().isBlank();
             } else {
                 boolean number = cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
-                (number ? left : right).add(segment);
+                int from = cues.margin().map(Cues.Margin::to).orElse(segment.from());
+                (number ? left : right).add(new Segment(segment.line(), from, segment.to()));
                 equals = false;
             }
         }

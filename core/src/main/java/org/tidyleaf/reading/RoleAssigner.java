@@ -143,6 +143,10 @@ final class RoleAssigner {
     }
 
     private double score(int index, Step from, Step to) {
+        // What asks for the block below it can be nothing else, so it says nothing against a heading above.
+        if (layouts.blocks().isLead(index) && !pins.concern(all.get(index).piece())) {
+            return 0;
+        }
         Optional<Cues> before = index == 0 ? Optional.empty() : Optional.of(all.get(index - 1));
         return scorer.score(index, all.get(index), before, from, to);
     }

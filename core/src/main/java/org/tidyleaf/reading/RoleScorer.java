@@ -205,6 +205,8 @@ final class RoleScorer {
         fit -= loneHeads.contains(index) ? 2 * SURE : 0;
         fit -= index == topHead ? SURE : 0;
         fit -= cues.is(Trait.TEST_WORD) && from.option() == Step.BEFORE_TITLE ? CLEAR + LEANING : 0;
+        // The paper's title again, over its answers.
+        fit -= index > 0 && cues.text().equals(all.get(0).text()) ? SURE : 0;
         fit -= cues.is(Trait.LONG) ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FILL_IN) || cues.is(Trait.END_WORD) ? CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
