@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.ExtendedText;
@@ -53,6 +54,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private final PrintDocument document;
     private final Quiz quiz;
     private final boolean keyed;
+    private final boolean renumbered;
     private int sectionsPrinted;
     private final Function<String, Optional<Figure>> figures;
 
@@ -61,6 +63,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         this.quiz = quiz;
         this.keyed = keyed;
         this.figures = figures;
+        this.renumbered = hasCollision();
     }
 
     /**
@@ -153,7 +156,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
                 .filter(particulars -> particulars.stimulus() == stimulus)
                 .map(Particulars::number)
                 .toList();
-        boolean parts = numbers.stream().allMatch(number -> number.matches("\\d{1,3}[a-z]"));
+        boolean parts = !renumbered && numbers.stream().allMatch(number -> number.matches("\\d{1,3}[a-z]"));
         List<String> digits = numbers.stream()
                 .map(number -> number.replaceAll("\\D", ""))
                 .distinct()
@@ -170,9 +173,21 @@ public final class PrintedTest implements Question.Cases<Boolean> {
                 : number + ". ";
     }
 
-    private static String number(Question question, int place) {
+    private String number(Question question, int place) {
         String printed = question.particulars().number();
-        return printed.isEmpty() ? String.valueOf(place + 1) : printed;
+        return printed.isEmpty() || renumbered ? String.valueOf(place + 1) : printed;
+    }
+
+    /** Whether a question without a number would be given one that another has; then all are counted anew. */
+    private boolean hasCollision() {
+        List<String> printed = quiz.questions().stream()
+                .map(question -> question.particulars().number())
+                .toList();
+        return IntStream.range(0, printed.size())
+                .anyMatch(place -> printed.get(place).isEmpty()
+                        && printed.contains(String.valueOf(place + 1))
+                        && !isAskedByHeading(quiz.questions().get(place))
+                        && !isBankFirst(quiz.questions().get(place)));
     }
 
     private void question(Question question, int place) {
@@ -198,10 +213,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
                             + pair.get(1).text().plain() + ")",
                     Set.of());
         }
-        particulars.points().ifPresent(points -> {
-            String plain = points.stripTrailingZeros().toPlainString();
-            document.run(" (" + plain + (plain.equals("1") ? " point)" : " points)"), Set.of());
-        });
+        particulars.points().ifPresent(points -> document.run(points(points), Set.of()));
         document.end();
         pictures(particulars.stem());
         parts(question);
@@ -228,14 +240,32 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private boolean isAskedByHeading(Question question) {
         Particulars particulars = question.particulars();
         boolean block = question instanceof Match || question instanceof TableEntry || question instanceof Grid;
+        String title = particulars.section() < 0
+                ? ""
+                : quiz.sections().get(particulars.section()).title();
         return block
                 && particulars.number().isEmpty()
                 && particulars.section() >= 0
                 && !particulars.stem().isEmpty()
-                && quiz.sections()
-                        .get(particulars.section())
-                        .title()
-                        .endsWith(particulars.stem().plain());
+                && withoutPoints(title).endsWith(particulars.stem().plain())
+                && (particulars.points().isEmpty()
+                        || !withoutPoints(title).equals(title) && isAloneIn(particulars.section()));
+    }
+
+    private static String points(BigDecimal points) {
+        String plain = points.stripTrailingZeros().toPlainString();
+        return " (" + plain + (plain.equals("1") ? " point)" : " points)");
+    }
+
+    private boolean isAloneIn(int section) {
+        return quiz.questions().stream()
+                        .filter(question -> question.particulars().section() == section)
+                        .count()
+                == 1;
+    }
+
+    private static String withoutPoints(String title) {
+        return title.replaceFirst("\\s*[(\\[][^()\\[\\]]*\\d[^()\\[\\]]*[)\\]]\\s*$", "");
     }
 
     /** A gapped text without an instruction of its own has its words above it, below what the section says. */

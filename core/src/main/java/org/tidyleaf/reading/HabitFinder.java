@@ -138,7 +138,8 @@ final class HabitFinder {
     private static List<Seen> withoutStatementsBelow(List<Cues> all, List<Seen> members, Set<Integer> listed) {
         List<Seen> kept = new ArrayList<>(members);
         for (int first = members.size() - 1; first > 0; first--) {
-            if (members.get(first).label().ordinal() != 1) {
+            // "1b" is a part of a question and begins no list.
+            if (!members.get(first).label().printed().equals("1")) {
                 continue;
             }
             int last = first;

@@ -15,7 +15,7 @@ final class SubParts {
     /** A letter with the first numeral behind it; or the numeral alone, below the letter's line. */
     private static final Pattern FIRST = Pattern.compile("[(\\[]?[a-h][)\\].]\\s*([(\\[]?)i([)\\].])\\s+\\S.*");
 
-    private static final Pattern LETTERED = Pattern.compile("[(\\[]?[a-h][)\\].]\\s+\\S.*");
+    private static final Pattern LETTERED = Pattern.compile("(?:[(\\[]?|\\d{1,3})[a-h][)\\].]\\s+\\S.*");
     private static final Pattern NUMERAL = Pattern.compile("([(\\[]?)(i{1,3}|iv|vi{0,3}|ix|x)([)\\].])\\s+\\S.*");
     private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii", "ix", "x");
 
@@ -54,7 +54,7 @@ final class SubParts {
                     && numeral.matches()
                     && numeral.group(2).equals(NUMERALS.get(count))
                     && (brackets.isEmpty() || brackets.equals(numeral.group(1) + numeral.group(3)))
-                    && (asks(text(all, i)) || isPointed(all, i));
+                    && (asks(text(all, i)) || isPointed(all, i) || endsInPoints(all, i, numeral));
             if (!next) {
                 break;
             }
@@ -63,6 +63,17 @@ final class SubParts {
             count++;
         }
         return count > 1 ? series : List.of();
+    }
+
+    /** Options have no points in words; where the last numeral has, all of them are asked. */
+    private static boolean endsInPoints(List<Cues> all, int from, Matcher numeral) {
+        int last = from;
+        while (last + 1 < all.size() && NUMERAL.matcher(text(all, last + 1)).matches()) {
+            last++;
+        }
+        boolean words = PointsFinder.beside(text(all, last)).isPresent()
+                && Vocabulary.ALL.mentions(all.get(last).words(), "points");
+        return words && numeral.matches();
     }
 
     private static boolean asks(String text) {
