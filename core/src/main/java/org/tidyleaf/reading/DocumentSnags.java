@@ -96,7 +96,8 @@ final class DocumentSnags {
         List<Snag> found = new ArrayList<>();
         for (int i = 0; i < roles.size(); i++) {
             Line line = roles.get(i).cues().line();
-            if (drafts.owners()[i] > 0 && HOLE.matcher(line.text()).find()) {
+            boolean possible = line.text().contains(" ,") || line.text().contains(" .");
+            if (possible && drafts.owners()[i] > 0 && HOLE.matcher(line.text()).find()) {
                 found.add(new Snag(
                         "formula-to-check",
                         drafts.owners()[i],

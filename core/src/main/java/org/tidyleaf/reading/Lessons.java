@@ -56,7 +56,8 @@ final class Lessons {
         return taught ? Optional.of(matcher.end()) : Optional.empty();
     }
 
-    private Optional<Pins.Pin> lesson(Cues cues) {
+    /** What was learned for a piece, if anything. */
+    Optional<Pins.Pin> lesson(Cues cues) {
         return byPiece.getOrDefault(cues, Optional.empty());
     }
 

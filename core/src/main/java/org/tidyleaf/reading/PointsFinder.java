@@ -103,7 +103,7 @@ final class PointsFinder {
     /** The points of all parts together, where a text says how they come about. */
     static Optional<Found> product(String text) {
         Matcher matcher = PRODUCT.matcher(text);
-        return matcher.find()
+        return text.indexOf('=') > 0 && matcher.find()
                 ? Optional.of(new Found(
                         new BigDecimal(matcher.group("total").replace(',', '.')), matcher.start(), matcher.end()))
                 : Optional.empty();

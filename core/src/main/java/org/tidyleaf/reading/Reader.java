@@ -35,7 +35,11 @@ public final class Reader {
     }
 
     public Reading read(Survey survey, Pins pins) {
-        return read(survey, pins, Optional.empty());
+        return survey.known(pins).orElseGet(() -> {
+            Reading reading = read(survey, pins, Optional.empty());
+            survey.remember(pins, reading);
+            return reading;
+        });
     }
 
     private Reading read(Survey known, Pins pins, Optional<Source> key) {
@@ -43,7 +47,7 @@ public final class Reader {
         Source source = survey.source();
         Layouts layouts = survey.layouts();
         Lessons lessons = new Lessons(survey.cues(), pins);
-        List<Assigned> roles = RoleAssigner.assign(survey.cues(), survey.habits(), pins, lessons, layouts);
+        List<Assigned> roles = RoleAssigner.assign(survey, pins, lessons);
         Drafts drafts = DraftMaker.make(source, roles, survey.habits(), lessons, layouts);
         KeyList list = key.map(Reader::keyList).orElse(layouts.keyList());
         List<GatheredKey> keys = KeyGatherer.gather(source, drafts, list);

@@ -3,11 +3,12 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
+import java.util.LinkedList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Gives every piece its role: the sequence of steps with the best sum of scores, by dynamic programming over the whole
@@ -31,8 +32,11 @@ final class RoleAssigner {
     private final RoleScorer scorer;
     private final Layouts layouts;
 
-    /** For each piece the steps that lead to it, of those kept. */
-    private final List<List<Edge>> edges = new ArrayList<>();
+    /** For each piece the steps that lead to it, of those kept; empty where they were not needed yet. */
+    private final List<Optional<List<Edge>>> edges = new ArrayList<>();
+
+    /** What the teacher says and what that teaches about each piece. */
+    private final List<Constraint> constraints;
 
     private RoleAssigner(List<Cues> all, Habits habits, Pins pins, Lessons lessons, Layouts layouts) {
         this.layouts = layouts;
@@ -40,12 +44,33 @@ final class RoleAssigner {
         this.habits = habits;
         this.pins = pins;
         this.scorer = new RoleScorer(all, habits, lessons);
+        this.constraints = all.stream()
+                .map(cues -> new Constraint(pins.at(cues.piece()), pins.concern(cues.piece()), lessons.lesson(cues)))
+                .toList();
     }
 
-    /** @param layouts what an answer list or the heads of a table have settled already */
-    static List<Assigned> assign(List<Cues> all, Habits habits, Pins pins, Lessons lessons, Layouts layouts) {
-        return new RoleAssigner(all, habits, pins, lessons, layouts).run();
+    /**
+     * The roles of all pieces. Where the survey has been read before with other pins, only what those change is worked out
+     * anew.
+     *
+     * All fits are multiples of a half, so sums are exact and the outcome is the same as without.
+     */
+    static List<Assigned> assign(Survey survey, Pins pins, Lessons lessons) {
+        RoleAssigner assigner = new RoleAssigner(survey.cues(), survey.habits(), pins, lessons, survey.layouts());
+        Trace trace = assigner.run(survey.trace());
+        survey.remember(trace);
+        return trace.assigned();
     }
+
+    /** What a run found out on its way, for the next one over the same pieces. */
+    record Trace(
+            List<Constraint> constraints,
+            List<Map<Step, Reached>> forward,
+            List<Map<Step, Double>> backward,
+            List<Assigned> assigned) {}
+
+    /** What binds or teaches a piece. */
+    private record Constraint(Optional<Pins.Pin> pin, boolean concerned, Optional<Pins.Pin> lesson) {}
 
     /** The best score of all sequences that end in a step here, and the step before it. */
     private record Reached(double score, Step from) {}
@@ -53,9 +78,9 @@ final class RoleAssigner {
     /** A step from one piece to the next with its own score. */
     private record Edge(Step from, Step to, double score) {}
 
-    private List<Assigned> run() {
-        List<Map<Step, Reached>> forward = forward();
-        List<Map<Step, Double>> backward = backward(forward);
+    private Trace run(Optional<Trace> earlier) {
+        List<Map<Step, Reached>> forward = forward(earlier);
+        List<Map<Step, Double>> backward = backward(forward, earlier);
         List<Assigned> result = new ArrayList<>();
         Step at = all.isEmpty() ? Step.START : best(forward.get(all.size() - 1));
         for (int i = all.size() - 1; i >= 0; i--) {
@@ -63,7 +88,11 @@ final class RoleAssigner {
             at = forward.get(i).get(at).from();
         }
         Collections.reverse(result);
-        return result;
+        return new Trace(constraints, forward, backward, result);
+    }
+
+    private boolean isBoundAsIn(Trace earlier, int index) {
+        return constraints.get(index).equals(earlier.constraints().get(index));
     }
 
     private Step best(Map<Step, Reached> reached) {
@@ -73,30 +102,82 @@ final class RoleAssigner {
                 .getKey();
     }
 
-    private List<Map<Step, Reached>> forward() {
+    private List<Map<Step, Reached>> forward(Optional<Trace> earlier) {
         List<Map<Step, Reached>> forward = new ArrayList<>();
-        Map<Step, Reached> last = Map.of(Step.START, new Reached(0, Step.START));
+        Map<Step, Reached> start = Map.of(Step.START, new Reached(0, Step.START));
         for (int i = 0; i < all.size(); i++) {
-            Map<Step, Reached> here = new LinkedHashMap<>();
+            Map<Step, Reached> last = i == 0 ? start : forward.get(i - 1);
+            boolean asBefore = earlier.isPresent()
+                    && isBoundAsIn(earlier.get(), i)
+                    && (i == 0 || last == earlier.get().forward().get(i - 1));
+            if (asBefore) {
+                forward.add(earlier.get().forward().get(i));
+                edges.add(Optional.empty());
+            } else {
+                Map<Step, Reached> here = reached(i, last);
+                Optional<Map<Step, Reached>> known =
+                        earlier.map(trace -> trace.forward().get(forward.size()));
+                forward.add(known.filter(map -> isAlike(map, here)).orElse(here));
+            }
+        }
+        return forward;
+    }
+
+    /** Where the next piece leads to from all that has been reached; notes the ways. */
+    private Map<Step, Reached> reached(int index, Map<Step, Reached> last) {
+        Map<Step, Reached> here = new LinkedHashMap<>();
+        List<Edge> taken = new ArrayList<>();
+        for (Map.Entry<Step, Reached> before : last.entrySet()) {
+            for (Step to : allowed(index, before.getKey())) {
+                double own = score(index, before.getKey(), to);
+                double score = before.getValue().score() + own;
+                taken.add(new Edge(before.getKey(), to, own));
+                Reached known = here.get(to);
+                if (known == null || known.score() < score) {
+                    here.put(to, new Reached(score, before.getKey()));
+                }
+            }
+        }
+        Map<Step, Reached> kept = pruned(here);
+        taken.removeIf(edge -> !kept.containsKey(edge.to()));
+        edges.add(Optional.of(List.copyOf(taken)));
+        return kept;
+    }
+
+    /** The same steps in the same order from the same places, all scores apart by one number: what follows is the same. */
+    private static boolean isAlike(Map<Step, Reached> one, Map<Step, Reached> other) {
+        if (one.size() != other.size()) {
+            return false;
+        }
+        Iterator<Map.Entry<Step, Reached>> others = other.entrySet().iterator();
+        double apart = Double.NaN;
+        for (Map.Entry<Step, Reached> mine : one.entrySet()) {
+            Map.Entry<Step, Reached> theirs = others.next();
+            double distance = mine.getValue().score() - theirs.getValue().score();
+            apart = Double.isNaN(apart) ? distance : apart;
+            boolean same = mine.getKey().equals(theirs.getKey())
+                    && mine.getValue().from().equals(theirs.getValue().from())
+                    && distance == apart;
+            if (!same) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** The ways to a piece that were taken, scored again where that was not needed before. */
+    private List<Edge> edges(int index, List<Map<Step, Reached>> forward) {
+        return edges.get(index).orElseGet(() -> {
             List<Edge> taken = new ArrayList<>();
-            for (Map.Entry<Step, Reached> before : last.entrySet()) {
-                for (Step to : allowed(i, before.getKey())) {
-                    double own = score(i, before.getKey(), to);
-                    double score = before.getValue().score() + own;
-                    taken.add(new Edge(before.getKey(), to, own));
-                    Reached known = here.get(to);
-                    if (known == null || known.score() < score) {
-                        here.put(to, new Reached(score, before.getKey()));
+            for (Step from : forward.get(index - 1).keySet()) {
+                for (Step to : allowed(index, from)) {
+                    if (forward.get(index).containsKey(to)) {
+                        taken.add(new Edge(from, to, score(index, from, to)));
                     }
                 }
             }
-            last = pruned(here);
-            forward.add(last);
-            Set<Step> kept = last.keySet();
-            taken.removeIf(edge -> !kept.contains(edge.to()));
-            edges.add(List.copyOf(taken));
-        }
-        return forward;
+            return taken;
+        });
     }
 
     private static Map<Step, Reached> pruned(Map<Step, Reached> here) {
@@ -112,22 +193,52 @@ final class RoleAssigner {
     }
 
     /** For each step kept, the best score of all ways on to the end. */
-    private List<Map<Step, Double>> backward(List<Map<Step, Reached>> forward) {
-        List<Map<Step, Double>> backward = new ArrayList<>();
-        Map<Step, Double> next = Map.of();
-        for (int i = all.size() - 1; i >= 0; i--) {
+    private List<Map<Step, Double>> backward(List<Map<Step, Reached>> forward, Optional<Trace> earlier) {
+        LinkedList<Map<Step, Double>> backward = new LinkedList<>();
+        int last = all.size() - 1;
+        for (int i = last; i >= 0; i--) {
+            Map<Step, Double> next = i == last ? Map.of() : backward.getFirst();
+            boolean asBefore = earlier.isPresent()
+                    && forward.get(i) == earlier.get().forward().get(i)
+                    && (i == last
+                            || isBoundAsIn(earlier.get(), i + 1)
+                                    && forward.get(i + 1)
+                                            == earlier.get().forward().get(i + 1)
+                                    && next == earlier.get().backward().get(i + 1));
+            if (asBefore) {
+                backward.addFirst(earlier.get().backward().get(i));
+                continue;
+            }
             Map<Step, Double> here = new LinkedHashMap<>();
             for (Step step : forward.get(i).keySet()) {
-                here.put(step, i == all.size() - 1 ? scorer.endScore(step) : Double.NEGATIVE_INFINITY);
+                here.put(step, i == last ? scorer.endScore(step) : Double.NEGATIVE_INFINITY);
             }
-            for (Edge edge : i == all.size() - 1 ? List.<Edge>of() : edges.get(i + 1)) {
+            for (Edge edge : i == last ? List.<Edge>of() : edges(i + 1, forward)) {
                 here.merge(edge.from(), edge.score() + next.get(edge.to()), Math::max);
             }
-            backward.add(here);
-            next = here;
+            int index = i;
+            Optional<Map<Step, Double>> known =
+                    earlier.map(trace -> trace.backward().get(index)).filter(map -> isApartByOne(map, here));
+            backward.addFirst(known.orElse(here));
         }
-        Collections.reverse(backward);
-        return backward;
+        return List.copyOf(backward);
+    }
+
+    private static boolean isApartByOne(Map<Step, Double> one, Map<Step, Double> other) {
+        if (!one.keySet().equals(other.keySet())) {
+            return false;
+        }
+        double apart = Double.NaN;
+        for (Map.Entry<Step, Double> mine : one.entrySet()) {
+            double theirs = other.get(mine.getKey());
+            double distance = mine.getValue().equals(theirs) ? 0 : mine.getValue() - theirs;
+            boolean open = Double.isInfinite(mine.getValue()) && Double.isInfinite(theirs);
+            apart = Double.isNaN(apart) && !open ? distance : apart;
+            if (!open && distance != apart) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static double doubt(Step chosen, Map<Step, Reached> forward, Map<Step, Double> backward) {

@@ -1,9 +1,13 @@
 package org.tidyleaf.reading;
 
+import java.lang.ref.SoftReference;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.source.Place;
 import org.tidyleaf.source.Segment;
@@ -14,12 +18,24 @@ import org.tidyleaf.source.Source;
  * for a source, it serves every reading of it, whatever the pins; safe for many threads.
  */
 public final class Survey {
+    private static final int READINGS_KEPT = 4;
+
     private final Source source;
     private final Set<Segment> words;
     private final Set<Place> used;
     private final List<Cues> cues;
     private final Layouts layouts;
     private final Habits habits;
+
+    /** How its last reading came about; given up where memory is short. */
+    private volatile SoftReference<RoleAssigner.Trace> trace = new SoftReference<>(null);
+
+    private final Map<Pins, SoftReference<Reading>> readings = new LinkedHashMap<>(8, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Pins, SoftReference<Reading>> eldest) {
+            return size() > READINGS_KEPT;
+        }
+    };
 
     /**
      * @param words parts of lines that the teacher gave a role of their own
@@ -86,5 +102,26 @@ public final class Survey {
 
     Habits habits() {
         return habits;
+    }
+
+    Optional<RoleAssigner.Trace> trace() {
+        return Optional.ofNullable(trace.get());
+    }
+
+    void remember(RoleAssigner.Trace last) {
+        trace = new SoftReference<>(last);
+    }
+
+    /** What it was read as with those pins, if that is not long ago: undone and done again is the same. */
+    Optional<Reading> known(Pins pins) {
+        synchronized (readings) {
+            return Optional.ofNullable(readings.get(pins)).map(SoftReference::get);
+        }
+    }
+
+    void remember(Pins pins, Reading reading) {
+        synchronized (readings) {
+            readings.put(pins, new SoftReference<>(reading));
+        }
     }
 }
