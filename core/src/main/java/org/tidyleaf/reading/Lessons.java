@@ -39,13 +39,15 @@ final class Lessons {
         return pin.role() != Role.ASIDE || cues.labels().isEmpty();
     }
 
-    double weight(Cues cues, Role role, boolean more) {
-        return learned.isEmpty()
-                ? 0
-                : lesson(cues)
-                        .filter(pin -> pin.role() == role && pin.more() == more)
-                        .map(pin -> WEIGHT)
-                        .orElse(0.0);
+    double weight(Cues cues, Step to) {
+        return learned.isEmpty() ? 0 : weight(lesson(cues), to);
+    }
+
+    /** What a lesson adds to a step. */
+    static double weight(Optional<Pins.Pin> lesson, Step to) {
+        return lesson.filter(pin -> pin.role() == to.role() && pin.more() == to.more())
+                .map(pin -> WEIGHT)
+                .orElse(0.0);
     }
 
     /** Where the text behind the announcing word begins, if the line is like one that was pinned. */

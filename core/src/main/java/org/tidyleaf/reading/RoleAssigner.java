@@ -32,8 +32,8 @@ final class RoleAssigner {
     private final RoleScorer scorer;
     private final Layouts layouts;
 
-    /** For each piece the steps that lead to it, of those kept; empty where they were not needed yet. */
-    private final List<Optional<List<Edge>>> edges = new ArrayList<>();
+    /** For each piece the steps that lead to it. */
+    private final List<List<Edge>> edges = new ArrayList<>();
 
     /** What the teacher says and what that teaches about each piece. */
     private final List<Constraint> constraints;
@@ -67,16 +67,32 @@ final class RoleAssigner {
             List<Constraint> constraints,
             List<Map<Step, Reached>> forward,
             List<Map<Step, Double>> backward,
+            List<List<Edge>> edges,
             List<Assigned> assigned) {}
 
     /** What binds or teaches a piece. */
-    private record Constraint(Optional<Pins.Pin> pin, boolean concerned, Optional<Pins.Pin> lesson) {}
+    private record Constraint(Optional<Pins.Pin> pin, boolean concerned, Optional<Pins.Pin> lesson) {
+
+        /** Whether the same steps are possible; lessons only change how well they fit. */
+        boolean bindsAs(Constraint other) {
+            return concerned == other.concerned && pin.equals(other.pin);
+        }
+    }
 
     /** The best score of all sequences that end in a step here, and the step before it. */
     private record Reached(double score, Step from) {}
 
     /** A step from one piece to the next with its own score. */
-    private record Edge(Step from, Step to, double score) {}
+    private record Edge(Step from, Step to, double score) {
+
+        /** The same step, scored under another lesson. */
+        Edge withLesson(Constraint then, Constraint now) {
+            double change = then.lesson().equals(now.lesson())
+                    ? 0
+                    : Lessons.weight(now.lesson(), to) - Lessons.weight(then.lesson(), to);
+            return change == 0 ? this : new Edge(from, to, score + change);
+        }
+    }
 
     private Trace run(Optional<Trace> earlier) {
         List<Map<Step, Reached>> forward = forward(earlier);
@@ -88,7 +104,7 @@ final class RoleAssigner {
             at = forward.get(i).get(at).from();
         }
         Collections.reverse(result);
-        return new Trace(constraints, forward, backward, result);
+        return new Trace(constraints, forward, backward, edges, result);
     }
 
     private boolean isBoundAsIn(Trace earlier, int index) {
@@ -112,9 +128,10 @@ final class RoleAssigner {
                     && (i == 0 || last == earlier.get().forward().get(i - 1));
             if (asBefore) {
                 forward.add(earlier.get().forward().get(i));
-                edges.add(Optional.empty());
+                edges.add(earlier.get().edges().get(i));
             } else {
-                Map<Step, Reached> here = reached(i, last);
+                edges.add(edges(i, last, earlier));
+                Map<Step, Reached> here = reached(last, edges.get(i));
                 Optional<Map<Step, Reached>> known =
                         earlier.map(trace -> trace.forward().get(forward.size()));
                 forward.add(known.filter(map -> isAlike(map, here)).orElse(here));
@@ -123,25 +140,40 @@ final class RoleAssigner {
         return forward;
     }
 
-    /** Where the next piece leads to from all that has been reached; notes the ways. */
-    private Map<Step, Reached> reached(int index, Map<Step, Reached> last) {
-        Map<Step, Reached> here = new LinkedHashMap<>();
-        List<Edge> taken = new ArrayList<>();
-        for (Map.Entry<Step, Reached> before : last.entrySet()) {
-            for (Step to : allowed(index, before.getKey())) {
-                double own = score(index, before.getKey(), to);
-                double score = before.getValue().score() + own;
-                taken.add(new Edge(before.getKey(), to, own));
-                Reached known = here.get(to);
-                if (known == null || known.score() < score) {
-                    here.put(to, new Reached(score, before.getKey()));
-                }
+    /** All steps to a piece from those reached before it, in their order, with their own scores. */
+    private List<Edge> edges(int index, Map<Step, Reached> last, Optional<Trace> earlier) {
+        Optional<Trace> alike = earlier.filter(trace ->
+                constraints.get(index).bindsAs(trace.constraints().get(index))
+                        && (index == 0
+                                || List.copyOf(trace.forward().get(index - 1).keySet())
+                                        .equals(List.copyOf(last.keySet()))));
+        if (alike.isPresent()) {
+            Constraint then = alike.get().constraints().get(index);
+            Constraint now = constraints.get(index);
+            List<Edge> known = alike.get().edges().get(index);
+            return isFixed(index)
+                    ? known
+                    : known.stream().map(edge -> edge.withLesson(then, now)).toList();
+        }
+        List<Edge> found = new ArrayList<>();
+        for (Step from : last.keySet()) {
+            for (Step to : allowed(index, from)) {
+                found.add(new Edge(from, to, score(index, from, to)));
             }
         }
-        Map<Step, Reached> kept = pruned(here);
-        taken.removeIf(edge -> !kept.containsKey(edge.to()));
-        edges.add(Optional.of(List.copyOf(taken)));
-        return kept;
+        return List.copyOf(found);
+    }
+
+    private static Map<Step, Reached> reached(Map<Step, Reached> last, List<Edge> edges) {
+        Map<Step, Reached> here = new LinkedHashMap<>();
+        for (Edge edge : edges) {
+            double score = last.get(edge.from()).score() + edge.score();
+            Reached known = here.get(edge.to());
+            if (known == null || known.score() < score) {
+                here.put(edge.to(), new Reached(score, edge.from()));
+            }
+        }
+        return pruned(here);
     }
 
     /** The same steps in the same order from the same places, all scores apart by one number: what follows is the same. */
@@ -163,21 +195,6 @@ final class RoleAssigner {
             }
         }
         return true;
-    }
-
-    /** The ways to a piece that were taken, scored again where that was not needed before. */
-    private List<Edge> edges(int index, List<Map<Step, Reached>> forward) {
-        return edges.get(index).orElseGet(() -> {
-            List<Edge> taken = new ArrayList<>();
-            for (Step from : forward.get(index - 1).keySet()) {
-                for (Step to : allowed(index, from)) {
-                    if (forward.get(index).containsKey(to)) {
-                        taken.add(new Edge(from, to, score(index, from, to)));
-                    }
-                }
-            }
-            return taken;
-        });
     }
 
     private static Map<Step, Reached> pruned(Map<Step, Reached> here) {
@@ -213,8 +230,11 @@ final class RoleAssigner {
             for (Step step : forward.get(i).keySet()) {
                 here.put(step, i == last ? scorer.endScore(step) : Double.NEGATIVE_INFINITY);
             }
-            for (Edge edge : i == last ? List.<Edge>of() : edges(i + 1, forward)) {
-                here.merge(edge.from(), edge.score() + next.get(edge.to()), Math::max);
+            for (Edge edge : i == last ? List.<Edge>of() : edges.get(i + 1)) {
+                Double onwards = next.get(edge.to());
+                if (onwards != null) {
+                    here.merge(edge.from(), edge.score() + onwards, Math::max);
+                }
             }
             int index = i;
             Optional<Map<Step, Double>> known =
@@ -254,12 +274,16 @@ final class RoleAssigner {
     }
 
     private double score(int index, Step from, Step to) {
-        // What asks for the block below it can be nothing else, so it says nothing against a heading above.
-        if (layouts.blocks().isLead(index) && !pins.concern(all.get(index).piece())) {
+        if (isFixed(index)) {
             return 0;
         }
         Optional<Cues> before = index == 0 ? Optional.empty() : Optional.of(all.get(index - 1));
         return scorer.score(index, all.get(index), before, from, to);
+    }
+
+    /** What asks for the block below it can be nothing else, so it says nothing against a heading above. */
+    private boolean isFixed(int index) {
+        return layouts.blocks().isLead(index) && !constraints.get(index).concerned();
     }
 
     private List<Step> allowed(int index, Step from) {

@@ -68,7 +68,7 @@ final class RoleScorer {
      * @param index the piece's place, {@code before} the piece above or empty for the first
      */
     double score(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
-        double fit = lessons.weight(cues, to.role(), to.more()) + offBody(cues, to);
+        double fit = lessons.weight(cues, to) + offBody(cues, to);
         return fit
                 + switch (to.role()) {
                     case TITLE -> title(index, cues);

@@ -1,6 +1,8 @@
 package org.tidyleaf.tidying;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
@@ -57,5 +59,12 @@ public record Tidied(Survey survey, Reading reading, Pins pins, Quiz quiz, List<
         return reading.questions().stream()
                 .filter(read -> read.question().id().equals(id))
                 .findFirst();
+    }
+
+    /** What was read for each question, by its id. */
+    public Map<String, ReadQuestion> origins() {
+        Map<String, ReadQuestion> origins = new HashMap<>();
+        reading.questions().forEach(read -> origins.putIfAbsent(read.question().id(), read));
+        return origins;
     }
 }

@@ -1,9 +1,10 @@
 package org.tidyleaf.web.review;
 
 import java.util.ArrayList;
-import java.util.IdentityHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -88,17 +89,17 @@ record QuestionCard(
 
     /** The cards of all questions; those of questions that did not change since an earlier state are taken from there. */
     static List<QuestionCard> of(Tidied tidied, ProseHtml html, Optional<ReviewState> earlier) {
-        Map<Question, QuestionCard> known = new IdentityHashMap<>();
+        Map<String, ReadQuestion> origins = tidied.origins();
+        Map<String, ReadQuestion> originsThen =
+                earlier.map(state -> state.leaf().tidied().origins()).orElse(Map.of());
+        Map<String, Integer> known = new HashMap<>();
         earlier.map(ReviewState::leaf)
                 .map(OpenLeaf::tidied)
-                .filter(then -> then.reading() == tidied.reading()
-                        && then.quiz().sections().equals(tidied.quiz().sections())
+                .filter(then -> then.quiz().sections().equals(tidied.quiz().sections())
                         && then.quiz().stimuli().equals(tidied.quiz().stimuli()))
                 .ifPresent(then -> {
                     for (int i = 0; i < then.quiz().questions().size(); i++) {
-                        known.put(
-                                then.quiz().questions().get(i),
-                                earlier.get().cards().get(i));
+                        known.put(then.quiz().questions().get(i).id(), i);
                     }
                 });
         Map<String, List<Tidied.OpenSnag>> snags =
@@ -107,8 +108,19 @@ record QuestionCard(
         for (int i = 0; i < tidied.quiz().questions().size(); i++) {
             Question question = tidied.quiz().questions().get(i);
             List<Tidied.OpenSnag> own = snags.getOrDefault(question.id(), List.of());
-            QuestionCard before = known.get(question);
-            cards.add(before != null && before.stands(tidied.quiz(), i, own) ? before : of(tidied, i, html, own));
+            Optional<QuestionCard> before = Optional.ofNullable(known.get(question.id()))
+                    .filter(place -> earlier.orElseThrow()
+                                    .leaf()
+                                    .tidied()
+                                    .quiz()
+                                    .questions()
+                                    .get(place)
+                                    .equals(question)
+                            && Objects.equals(originsThen.get(question.id()), origins.get(question.id())))
+                    .map(place -> earlier.orElseThrow().cards().get(place));
+            int place = i;
+            cards.add(before.filter(card -> card.stands(tidied.quiz(), place, own))
+                    .orElseGet(() -> of(tidied, place, html, own, Optional.ofNullable(origins.get(question.id())))));
         }
         return cards;
     }
@@ -143,11 +155,11 @@ record QuestionCard(
                 && (index == 0 || quiz.questions().get(index - 1).particulars().stimulus() != stimulus);
     }
 
-    private static QuestionCard of(Tidied tidied, int index, ProseHtml html, List<Tidied.OpenSnag> snags) {
+    private static QuestionCard of(
+            Tidied tidied, int index, ProseHtml html, List<Tidied.OpenSnag> snags, Optional<ReadQuestion> origin) {
         Quiz quiz = tidied.quiz();
         Question question = quiz.questions().get(index);
         Particulars particulars = question.particulars();
-        Optional<ReadQuestion> origin = tidied.origin(question.id());
         boolean newSection = beginsSection(quiz, index);
         boolean newPassage = beginsPassage(quiz, index);
         boolean choice = question instanceof ChoiceQuestion;
