@@ -11,7 +11,8 @@ import java.util.regex.Pattern;
  */
 final class BareNumbers {
 
-    private static final Pattern BARE = Pattern.compile("(\\d{1,3})(?:\\s+(?=[\\p{Lu}\u00bf\u00a1\"\u201c_(])|\\s*$)");
+    private static final Pattern BARE =
+            Pattern.compile("(\\d{1,3})(?:\\s+(?=[\\p{Lu}\u00bf\u00a1\"\u201c_(])|\\s{2,}(?=\\p{Ll})|\\s*$)");
 
     /** A shorter run may be numbers of something else at the beginning of lines. */
     private static final int IN_EARNEST = 3;
@@ -22,27 +23,40 @@ final class BareNumbers {
         boolean numbered = all.stream()
                 .flatMap(cues -> cues.labels().stream())
                 .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
-        List<Integer> run = numbered ? List.of() : run(all);
-        if (run.size() >= IN_EARNEST) {
-            for (int i = 0; i < run.size(); i++) {
-                add(all, run.get(i), i + 1);
-            }
+        if (numbered) {
+            return;
+        }
+        int first = 1;
+        List<Integer> run = run(all, first);
+        for (int i = 0; i < all.size() && run.size() < IN_EARNEST; i++) {
+            // A part of a larger paper may begin with any number.
+            first = number(all.get(i));
+            run = first > 1 ? run(all, first) : List.of();
+        }
+        for (int i = 0; i < run.size() && run.size() >= IN_EARNEST; i++) {
+            add(all, run.get(i), first + i);
         }
     }
 
-    /** The places of 1, 2, 3, … in order. */
-    private static List<Integer> run(List<Cues> all) {
+    /** The places of a number and those that follow it, in order. */
+    private static List<Integer> run(List<Cues> all, int first) {
         List<Integer> run = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
-            Matcher matcher = BARE.matcher(all.get(i).text());
-            boolean next = all.get(i).line().layout().cell().isEmpty()
-                    && matcher.lookingAt()
-                    && Integer.parseInt(matcher.group(1)) == run.size() + 1;
-            if (next) {
+            if (number(all.get(i)) == first + run.size()) {
                 run.add(i);
             }
         }
         return run;
+    }
+
+    /** The number that a line begins with, or 0. */
+    private static int number(Cues cues) {
+        Matcher matcher = BARE.matcher(cues.text());
+        boolean possible = cues.line().layout().cell().isEmpty()
+                && !cues.is(Cues.Trait.OFF_BODY)
+                && cues.lead().isEmpty()
+                && matcher.lookingAt();
+        return possible ? Integer.parseInt(matcher.group(1)) : 0;
     }
 
     private static void add(List<Cues> all, int at, int ordinal) {

@@ -104,7 +104,7 @@ final class CueFinder {
             Vocabulary.pattern(WORDS.either("passage_head") + "(?:\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,4}))?\\s*[:.]?");
 
     /** A title with the date's blank far behind it is still a title. */
-    private static final Pattern FAR_BEHIND = Pattern.compile("(\\S[^_]{7,}?)(?:\\t|\\s{4,}).*");
+    private static final Pattern FAR_BEHIND = Pattern.compile("(\\S[^_|]{7,}?)(?:\\t|\\s{4,}|\\s+\\|\\s).*");
 
     private static final Pattern TYPE_HEAD = Vocabulary.pattern(
             "(?:[IVX]{1,5}[.)]\\s*|[A-Z][.)]\\s*)?" + WORDS.either("type_head") + "\\b(?:[^?]{0,60})");

@@ -135,7 +135,7 @@ final class DraftMaker {
         Cues cues = piece.cues();
         Step step = piece.step();
         switch (step.role()) {
-            case TITLE -> title = cues.text().split("\\t|\\s{4,}")[0];
+            case TITLE -> title = cues.text().split("\\t|\\s{4,}|\\s+\\|\\s+(?=\\S+:?\\s*_)")[0];
             case SECTION -> section(cues);
             case INSTRUCTION -> instruction(cues);
             case STIMULUS -> passage(cues, step.more());

@@ -40,6 +40,11 @@ final class RoleScorer {
     private static final Pattern QUESTIONS_ONLY =
             Vocabulary.pattern("(?:the\\s+)?" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s*:?");
 
+    /** "Questions 8-10" with nothing behind it. */
+    private static final Pattern RANGE_ONLY = Vocabulary.pattern(
+            "\\W*" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s+\\d{1,3}\\s*(?:-|\u2013|\u2014|"
+                    + Vocabulary.ALL.either("to") + ")\\s*\\d{1,3}\\s*[.:]?");
+
     private final Habits habits;
     private final Lessons lessons;
     private final List<Cues> all;
@@ -199,6 +204,7 @@ final class RoleScorer {
                 ? SURE + LEANING
                 : habits.headings().contains(index) ? CLEAR : 0;
         fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
+        fit += isRangeOnly(cues) ? SURE : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index, cues)) || cues.is(Trait.GAP) ? CLEAR : 0;
         fit -= cues.is(Trait.PASSAGE_HEAD) ? SURE : 0;
@@ -223,6 +229,7 @@ final class RoleScorer {
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
         fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;
+        fit += before.filter(RoleScorer::isRangeOnly).isPresent() ? CLEAR : 0;
         boolean forAll = !from.inQuestion() && cues.is(Trait.INSTRUCTION_WORD) && cues.is(Trait.ENDS_SENTENCE);
         fit += forAll ? SLIGHT + SLIGHT : 0;
         fit += to.more() ? LEANING + flow(cues, before) : 0;
@@ -281,8 +288,21 @@ final class RoleScorer {
                 : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
+        fit -= isRangeOnly(cues) ? SURE + CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
-        return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
+        // "A  When a worker …", "B  If the flowers …": lettered paragraphs above the first number are a passage.
+        boolean option = optionLabel(cues).isPresent()
+                && !(isAboveAll(index) && cues.text().length() > FULL_LINE);
+        return fit - (isNextStem(index) || option ? SURE : 0);
+    }
+
+    private static boolean isRangeOnly(Cues cues) {
+        return cues.is(Trait.SHORT) && RANGE_ONLY.matcher(cues.text()).matches();
+    }
+
+    /** Where questions are numbered, nothing above the first number is an option of one. */
+    private boolean isAboveAll(int index) {
+        return habits.numbersStems() && index < firstChained;
     }
 
     private double stem(int index, Cues cues, Step from) {
@@ -395,6 +415,9 @@ final class RoleScorer {
     }
 
     private double option(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
+        if (isAboveAll(index)) {
+            return -SURE;
+        }
         Optional<Label> label = optionLabel(cues);
         boolean ticked = isTicked(cues);
         double fit;

@@ -1,11 +1,13 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -25,9 +27,10 @@ final class StemTrimmer {
             "(?:(?:[\u2610\u2611\u25a1\u25cb\u25ef]|[(\\[]\\s{0,3}[xX\u2713\u2714]?\\s{0,3}[)\\]])\\s*)?";
     private static final List<Judgement> JUDGEMENTS = Stream.concat(
                     Vocabulary.ALL.pairs().stream(),
-                    Stream.of("T/F", "V/F", "R/F", "W/O", "P/F").map(pair -> pair.split("/")))
+                    Stream.of("T/F", "V/F", "R/F", "W/F", "W/O", "P/F", "J/N", "Y/N")
+                            .map(pair -> pair.split("/")))
             .map(Judgement::of)
-            .toList();
+            .collect(Collectors.collectingAndThen(Collectors.toList(), StemTrimmer::withSmallLetters));
 
     /**
      * A printed pair to judge by.
@@ -85,6 +88,17 @@ final class StemTrimmer {
     StemTrimmer(Source source, boolean barePoints) {
         this.source = source;
         this.barePoints = barePoints;
+    }
+
+    /** "Bees dance.      t   f": small letters only far behind the sentence, for they might end it. */
+    private static List<Judgement> withSmallLetters(List<Judgement> judgements) {
+        List<Judgement> all = new ArrayList<>(judgements);
+        for (String pair : List.of("t/f", "r/f", "w/f", "v/f", "p/f", "j/n", "y/n")) {
+            String[] letters = pair.split("/");
+            Pattern pattern = Pattern.compile("\\s{3,}(" + letters[0] + ")\\s*(?:/|\\s)\\s*(" + letters[1] + ")\\s*$");
+            all.add(new Judgement(Set.of(letters), pattern));
+        }
+        return List.copyOf(all);
     }
 
     private static Pattern judgementPattern(String pair, boolean letters) {
