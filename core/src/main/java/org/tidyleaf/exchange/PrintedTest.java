@@ -156,9 +156,9 @@ public final class PrintedTest implements Question.Cases<Boolean> {
                 .filter(particulars -> particulars.stimulus() == stimulus)
                 .map(Particulars::number)
                 .toList();
-        boolean parts = !renumbered && numbers.stream().allMatch(number -> number.matches("\\d{1,3}[a-z]"));
+        boolean parts = !renumbered && numbers.stream().allMatch(number -> number.matches("[A-Z]{0,3}\\d{1,3}[a-z]"));
         List<String> digits = numbers.stream()
-                .map(number -> number.replaceAll("\\D", ""))
+                .map(number -> number.replaceFirst("[a-z]$", ""))
                 .distinct()
                 .toList();
         return parts && digits.size() == 1 ? Optional.of(digits.get(0)) : Optional.empty();

@@ -49,7 +49,7 @@ final class KeyGatherer {
     /** What is said of pairs as a whole is longer than a letter with its bracket. */
     private static final int LONGEST_OF_ONE = 2;
 
-    private static final Pattern PART = Pattern.compile("(\\d{1,3})([a-z])");
+    private static final Pattern PART = Pattern.compile("([A-Z]{0,3}\\d{1,3})([a-z])");
     static final Pattern LEFT_NUMBER = Pattern.compile("(?:_+\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 
     /** A format marks keys if it sets some but not all options apart in most questions that have no other key. */

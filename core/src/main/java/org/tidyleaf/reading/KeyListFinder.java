@@ -68,6 +68,8 @@ final class KeyListFinder {
             Vocabulary.pattern(Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*");
     private static final Pattern LABELS_BEHIND = Pattern.compile("(?:\\t|\\s{2,})\\p{L}{2,12}\\s*:.*$");
 
+    private static final Pattern CODED = Pattern.compile("(?<=^|\\s)([A-Z]{1,3}\\d{1,3})[:.)]?\\s+(?=\\S)");
+
     /** A key in one line stands so near to the end. */
     private static final int LAST_LINES = 4;
 
@@ -175,6 +177,9 @@ final class KeyListFinder {
                 finder.compact(said, line);
                 if (finder.items.isEmpty()) {
                     finder.numbered(said, line);
+                }
+                if (finder.items.isEmpty() && finder.coded(whole, line)) {
+                    return Optional.of(new KeyList(List.copyOf(finder.items), Set.of(i), KeySource.ANSWER_LIST));
                 }
                 finder.taken.add(i);
                 finder.wrapped(i + 1);
@@ -470,6 +475,33 @@ final class KeyListFinder {
             items.addAll(found);
             last = above;
         }
+    }
+
+    /** "A2 wax   A3 honey": the codes of questions above, each with its answer behind it. */
+    private boolean coded(String text, int line) {
+        Set<String> codes = new HashSet<>();
+        for (Cues cues : all) {
+            cues.labels().stream()
+                    .filter(label ->
+                            label.kind() == Label.Kind.CODE && cues.line().number() != line)
+                    .forEach(label -> codes.add(label.printed()));
+        }
+        Matcher matcher = CODED.matcher(text);
+        String code = "";
+        int from = 0;
+        while (matcher.find()) {
+            if (codes.contains(matcher.group(1))) {
+                if (!code.isEmpty()) {
+                    add(code, text.substring(from, matcher.start()), line);
+                }
+                code = matcher.group(1);
+                from = matcher.end();
+            }
+        }
+        if (!code.isEmpty()) {
+            add(code, text.substring(from), line);
+        }
+        return items.size() > 1;
     }
 
     /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */

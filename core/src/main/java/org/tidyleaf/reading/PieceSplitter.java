@@ -23,6 +23,9 @@ final class PieceSplitter {
     private static final Pattern BOX = Pattern.compile(
             "(?<=^|\\s)(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
+    /** "O wax      O nectar": the letter typed for a ring to tick, far from what stands before it. */
+    private static final Pattern LETTER_AS_RING = Pattern.compile("(?<=^|\\s\\s|\\t)O\\s(?=\\p{L}|\\d)");
+
     private static final Pattern ANSWER_BEHIND = Vocabulary.pattern("((?<=[.?!:_\u2026)])\\s+|\\s{2,}|\\s)([(\\[]?"
             + Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*\\S)");
 
@@ -236,10 +239,16 @@ final class PieceSplitter {
     /** "[ ] 45°   [x] 90°": boxes side by side, each with its option. */
     private static List<Integer> boxes(String text) {
         List<Integer> starts = new ArrayList<>();
+        List<Integer> rings = new ArrayList<>();
         Matcher matcher = BOX.matcher(text);
         while (matcher.find()) {
             starts.add(matcher.start());
         }
+        Matcher ring = LETTER_AS_RING.matcher(text);
+        while (starts.isEmpty() && text.indexOf('O') >= 0 && ring.find()) {
+            rings.add(ring.start());
+        }
+        starts.addAll(rings.size() > 1 ? rings : List.of());
         if (starts.size() == 2 && isPair(text)) {
             // On a line of their own the two are options, behind a statement they are how it is judged.
             return List.of(starts.get(1));
