@@ -2,32 +2,20 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.tidyleaf.source.Cell;
 
-/**
- * Finds a list of answers: under a heading that says nothing but "Answers", or all through a key file. Understands
- * "1-5: BADCB", "1 B 2 C 3 A", one answer a line, and tables with numbers in a row or a column.
- */
+/** Finds where a document holds a list of answers: under a heading, in a last table, in one line, or at the very end. */
 final class KeyListFinder {
-
     private static final Pattern HEADING =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*)?");
 
     private static final Pattern COLUMN_HEAD =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list", "answer") + "\\W*");
-
-    /** A key file's title names the test too. */
-    private static final Pattern FILE_HEADING = Vocabulary.pattern(
-            "\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*|[-\u2013\u2014:].{0,80})?");
 
     private static final Pattern BEFORE_NUMBERS = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("list") + "\\W*\\s(?=(?:[A-Z][.)]\\s+)?[(]?\\d{1,3}\\W?\\s?[A-Z]\\b)");
@@ -39,62 +27,13 @@ final class KeyListFinder {
     /** "A) 1c 2a  B) 6 wasp": the letters of the parts between the answers. */
     private static final Pattern PART_BETWEEN = Pattern.compile("(?:^|\\s)[A-Z][.)]\\s+(?=[(]?\\d{1,3}\\W?\\s?\\p{L})");
 
-    private static final Pattern RUN =
-            Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
-    private static final Pattern NUMBER = Pattern.compile(
-            "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
-                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,])|(?=(?-i:[A-Z]\\b)))\\s*",
-            Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
-
-    /** "1b 2a 3c": a number and a letter, nothing else. */
-    private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
-
-    private static final Pattern DECIMAL =
-            Pattern.compile("(?:^|(?<=\\s{2}|[;,]\\s{0,2}))\\s*(\\d{1,2}\\.\\d{1,2}(?:\\.\\d{1,2})?)[.:)]?\\s+");
-
     private static final Pattern LETTERS_ONLY =
             Pattern.compile("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
-
-    private static final Pattern PART_HEAD = Vocabulary.pattern("((?:" + Vocabulary.ALL.either("section")
-            + "|(?=.*?:\\s*[(]?\\d{1,3}\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
-            + Vocabulary.ALL.either("numbers")
-            + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1\\s*[.):])"
-            + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
-
-    /** "distance   Bonus: a cast": what is said of something else behind a wide space. */
-    private static final Pattern FIELD_BEHIND = Pattern.compile("\\s{2,}\\p{Lu}\\p{L}{2,12}\\s*:.*$");
-
-    private static final Pattern ANNOUNCED =
-            Vocabulary.pattern(Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*");
-    private static final Pattern LABELS_BEHIND = Pattern.compile("(?:\\t|\\s{2,})\\p{L}{2,12}\\s*:.*$");
-
-    private static final Pattern CODED = Pattern.compile("(?<=^|\\s)([A-Z]{1,3}\\d{1,3})[:.)]?\\s+(?=\\S)");
 
     /** A key in one line stands so near to the end. */
     private static final int LAST_LINES = 4;
 
-    /** Shorter answers are whole, whatever stands below them. */
-    private static final int UNFINISHED = 30;
-
-    private static final int SEVERAL = 3;
-
-    private static final Pattern OF_PART = Pattern.compile("[(\\[]([a-h])[)\\]]\\s+(\\S.*)");
-    private static final Pattern OTHER_PART = Pattern.compile("\\s[(\\[][a-h][)\\]]\\s");
-
-    /** A narrow first column wraps its name over further lines. */
-    private static final int LAST_ROW_BELOW = 3;
-
-    private final List<Cues> all;
-    private final List<KeyList.Item> items = new ArrayList<>();
-    private final Set<Integer> taken = new HashSet<>();
-    private String[] numberRow = {};
-    private int numberPiece;
-    private String heading = "";
-    private int last;
-
-    private KeyListFinder(List<Cues> all) {
-        this.all = all;
-    }
+    private KeyListFinder() {}
 
     /** The list at the end of a test, if it has one. */
     static KeyList find(List<Cues> all, Blocks blocks) {
@@ -104,11 +43,11 @@ final class KeyListFinder {
                     && all.get(i).line().layout().cell().isEmpty()
                     && all.get(i).labels().isEmpty();
             if (possible) {
-                KeyListFinder finder = new KeyListFinder(all);
-                finder.readFrom(i + 1);
-                if (finder.isConvincing(i)) {
-                    finder.taken.add(i);
-                    return new KeyList(List.copyOf(finder.items), Set.copyOf(finder.taken), KeySource.ANSWER_LIST);
+                KeyListReader reader = new KeyListReader(all);
+                reader.readFrom(i + 1);
+                if (reader.isConvincing(i)) {
+                    reader.taken.add(i);
+                    return new KeyList(List.copyOf(reader.items), Set.copyOf(reader.taken), KeySource.ANSWER_LIST);
                 }
             }
         }
@@ -144,14 +83,15 @@ final class KeyListFinder {
             return cues.line().layout().cell().orElseThrow().row() == 0
                     && COLUMN_HEAD.matcher(cues.text()).matches();
         });
-        KeyListFinder finder = new KeyListFinder(all);
+        KeyListReader reader = new KeyListReader(all);
         if (named || headed) {
-            finder.table(pieces);
+            reader.table(pieces);
         }
-        boolean answers =
-                named ? finder.items.size() >= SEVERAL : answersAll(all.subList(0, at + 1), -1, finder.items, blocks);
+        boolean answers = named
+                ? reader.items.size() >= KeyListReader.SEVERAL
+                : answersAll(all.subList(0, at + 1), -1, reader.items, blocks);
         return answers
-                ? Optional.of(new KeyList(List.copyOf(finder.items), Set.copyOf(finder.taken), KeySource.ANSWER_LIST))
+                ? Optional.of(new KeyList(List.copyOf(reader.items), Set.copyOf(reader.taken), KeySource.ANSWER_LIST))
                 : Optional.empty();
     }
 
@@ -164,7 +104,7 @@ final class KeyListFinder {
                     .filter(l -> l.announces() == Cues.Announces.KEY)
                     .or(() -> withoutColon(cuesAt));
             if (lead.isPresent()) {
-                KeyListFinder finder = new KeyListFinder(all);
+                KeyListReader reader = new KeyListReader(all);
                 Cues cues = all.get(i);
                 String whole = cues.line()
                         .text()
@@ -174,50 +114,31 @@ final class KeyListFinder {
                 boolean behind = part.find() && part.start() > 0;
                 String numbers = behind ? whole.substring(0, part.start()) : whole;
                 String said = PART_BETWEEN.matcher(numbers).replaceAll(" ").strip();
-                finder.compact(said, line);
-                if (finder.items.isEmpty()) {
-                    finder.numbered(said, line);
+                reader.compact(said, line);
+                if (reader.items.isEmpty()) {
+                    reader.numbered(said, line);
                 }
-                if (finder.items.isEmpty() && finder.coded(whole, line)) {
-                    return Optional.of(new KeyList(List.copyOf(finder.items), Set.of(i), KeySource.ANSWER_LIST));
+                if (reader.items.isEmpty() && reader.coded(whole, line)) {
+                    return Optional.of(new KeyList(List.copyOf(reader.items), Set.of(i), KeySource.ANSWER_LIST));
                 }
-                finder.taken.add(i);
-                finder.wrapped(i + 1);
+                reader.taken.add(i);
+                reader.wrapped(i + 1);
                 boolean first =
-                        !finder.items.isEmpty() && finder.items.get(0).number().equals("1");
-                boolean named = finder.items.size() >= SEVERAL;
+                        !reader.items.isEmpty() && reader.items.get(0).number().equals("1");
+                boolean named = reader.items.size() >= KeyListReader.SEVERAL;
                 boolean several = (first || named)
-                        && finder.items.size() > Math.max(2, gapsAbove(all, i))
-                        && answersAll(all, i, finder.items, blocks);
-                if (several || isOfOthers(all, i, finder.items, blocks)) {
+                        && reader.items.size() > Math.max(2, gapsAbove(all, i))
+                        && answersAll(all, i, reader.items, blocks);
+                if (several || isOfOthers(all, i, reader.items, blocks)) {
                     if (behind) {
-                        finder.items.add(new KeyList.Item(part.group(1), "", part.group(2), line));
+                        reader.items.add(new KeyList.Item(part.group(1), "", part.group(2), line));
                     }
                     return Optional.of(
-                            new KeyList(List.copyOf(finder.items), Set.copyOf(finder.taken), KeySource.ANSWER_LIST));
+                            new KeyList(List.copyOf(reader.items), Set.copyOf(reader.taken), KeySource.ANSWER_LIST));
                 }
             }
         }
         return Optional.empty();
-    }
-
-    /** "Key: 1 wax … 11 drew" wraps, and "12 found" stands on the last line of all. */
-    private void wrapped(int from) {
-        List<KeyList.Item> kept = List.copyOf(items);
-        for (int i = from; i < all.size() && !all.get(i).is(Cues.Trait.OFF_BODY); i++) {
-            Matcher number = NUMBER.matcher(all.get(i).text());
-            boolean countsOn = number.lookingAt()
-                    && Integer.parseInt(number.group(1)) == last + 1
-                    && all.get(i).spaceBefore() == 0;
-            if (!countsOn) {
-                items.clear();
-                items.addAll(kept);
-                taken.removeIf(piece -> piece >= from);
-                return;
-            }
-            numbered(all.get(i).text(), all.get(i).line().number());
-            taken.add(i);
-        }
     }
 
     /** "1. D", "2. B", "3. C" at the very end: numbers that have been above, with nothing but a letter each. */
@@ -228,10 +149,11 @@ final class KeyListFinder {
                         || LETTERS_ONLY.matcher(all.get(from - 1).text()).matches())) {
             from--;
         }
-        KeyListFinder finder = new KeyListFinder(all);
-        finder.readFrom(from);
-        return finder.items.size() >= SEVERAL && answersAll(all.subList(0, from), -1, finder.items, blocks)
-                ? Optional.of(new KeyList(List.copyOf(finder.items), Set.copyOf(finder.taken), KeySource.ANSWER_LIST))
+        KeyListReader reader = new KeyListReader(all);
+        reader.readFrom(from);
+        return reader.items.size() >= KeyListReader.SEVERAL
+                        && answersAll(all.subList(0, from), -1, reader.items, blocks)
+                ? Optional.of(new KeyList(List.copyOf(reader.items), Set.copyOf(reader.taken), KeySource.ANSWER_LIST))
                 : Optional.empty();
     }
 
@@ -257,7 +179,7 @@ final class KeyListFinder {
         return items.stream()
                         .filter(item -> numbers.contains(item.number().replaceAll("[a-z]$", "")))
                         .count()
-                >= SEVERAL;
+                >= KeyListReader.SEVERAL;
     }
 
     /** "Answers: 4. B  5. B" below question 6: none of them is for the question right above. */
@@ -292,406 +214,8 @@ final class KeyListFinder {
 
     /** All answers of a file that holds nothing else. */
     static KeyList read(List<Cues> all) {
-        KeyListFinder finder = new KeyListFinder(all);
-        finder.readFrom(0);
-        return new KeyList(List.copyOf(finder.items), Set.of(), KeySource.SEPARATE);
-    }
-
-    /** Most of what follows has to be answers, or the word "Answers" was something else. */
-    private boolean isConvincing(int headingPlace) {
-        int lines = all.size() - headingPlace - 1;
-        return !items.isEmpty() && taken.size() * 2 >= lines;
-    }
-
-    private void readFrom(int start) {
-        Map<Integer, List<Integer>> tables = new LinkedHashMap<>();
-        for (int i = start; i < all.size(); i++) {
-            Optional<Cell> cell = all.get(i).line().layout().cell();
-            if (cell.isPresent()) {
-                tables.computeIfAbsent(cell.get().table(), t -> new ArrayList<>())
-                        .add(i);
-                boolean tableOver = i + 1 == all.size()
-                        || !all.get(i + 1)
-                                .line()
-                                .layout()
-                                .cell()
-                                .map(Cell::table)
-                                .equals(cell.map(Cell::table));
-                if (tableOver) {
-                    table(tables.get(cell.get().table()));
-                }
-            } else if (i > start && isSameLine(i)) {
-                // Letters side by side are parts of one line of answers here.
-                if (taken.contains(i - 1)) {
-                    taken.add(i);
-                }
-            } else {
-                line(i);
-            }
-        }
-    }
-
-    private boolean isSameLine(int piece) {
-        return all.get(piece - 1).line().number() == all.get(piece).line().number();
-    }
-
-    private void line(int piece) {
-        Cues cues = all.get(piece);
-        if (cues.is(Cues.Trait.OFF_BODY)) {
-            return;
-        }
-        int before = items.size();
-        tabbed(piece);
-        String text = withoutHead(
-                cues.line().text().substring(cues.piece().segment().from()).strip());
-        Matcher run = RUN.matcher(text);
-        if (run.lookingAt() && run.end() > text.length() - 3) {
-            run(run, cues.line().number());
-        }
-        boolean onlyNumbers = numberRow.length > 0 && numberPiece == piece;
-        if (items.size() == before && !onlyNumbers && isPart(text, cues.line().number())) {
-            taken.add(piece);
-            return;
-        }
-        if (items.size() == before && !onlyNumbers && goesOn(piece, text)) {
-            taken.add(piece);
-            return;
-        }
-        if (items.size() == before && !onlyNumbers) {
-            decimals(text, cues.line().number());
-        }
-        if (items.size() == before && !onlyNumbers) {
-            compact(text, cues.line().number());
-        }
-        if (items.size() == before && !onlyNumbers) {
-            numbered(text, cues.line().number());
-        }
-        if (items.size() > before || FILE_HEADING.matcher(cues.text()).matches()) {
-            taken.add(piece);
-        } else if (cues.text().length() < 90) {
-            heading = cues.text();
-            last = 0;
-            taken.add(piece);
-        }
-    }
-
-    /** "Part B: 1 wax, 2 comb": the answers behind the name of their part, which is kept as their heading. */
-    private String withoutHead(String text) {
-        Matcher head = PART_HEAD.matcher(text);
-        if (!head.lookingAt()) {
-            return text;
-        }
-        heading = head.group(1);
-        last = 0;
-        return text.substring(head.end());
-    }
-
-    /** A row of numbers and, soon below it, a row of answers, parted by tabs; each row may begin with its name. */
-    private void tabbed(int piece) {
-        String[] cells = all.get(piece).text().split("\t+");
-        if (cells.length < 2) {
-            return;
-        }
-        long numbers = Stream.of(cells)
-                .filter(cell -> lastWord(cell).matches("\\d{1,3}[a-h]?"))
-                .count();
-        if (numbers >= cells.length - 1) {
-            numberRow = cells;
-            numberPiece = piece;
-            return;
-        }
-        if (numberRow.length != cells.length || piece - numberPiece > LAST_ROW_BELOW) {
-            return;
-        }
-        for (int i = 0; i < cells.length; i++) {
-            String number = lastWord(numberRow[i]);
-            if (number.matches("\\d{1,3}[a-h]?")) {
-                add(
-                        number,
-                        i == 0 ? lastWord(cells[i]) : cells[i],
-                        all.get(piece).line().number());
-            }
-        }
-        for (int i = numberPiece; i < piece; i++) {
-            taken.add(i);
-        }
-    }
-
-    private static String lastWord(String cell) {
-        return cell.strip().replaceAll(".*\\s", "");
-    }
-
-    private void run(Matcher run, int line) {
-        int first = Integer.parseInt(run.group(1));
-        int end = Integer.parseInt(run.group(2));
-        String letters = run.group(3).replaceAll("[ ,]", "");
-        if (end - first + 1 == letters.length()) {
-            for (int i = 0; i < letters.length(); i++) {
-                add(String.valueOf(first + i), letters.substring(i, i + 1), line);
-            }
-            last = end;
-        }
-    }
-
-    /** "1.1 B  1.2 C" where the questions are numbered so. */
-    private void decimals(String text, int line) {
-        boolean numbered = all.stream()
-                        .flatMap(cues -> cues.labels().stream())
-                        .filter(label -> label.shape().equals(LabelFinder.DECIMAL_SHAPE))
-                        .limit(SEVERAL)
-                        .count()
-                == SEVERAL;
-        Matcher matcher = DECIMAL.matcher(text);
-        String number = "";
-        int from = -1;
-        while (numbered && matcher.find()) {
-            if (from < 0 && matcher.start() > 0) {
-                return;
-            }
-            if (from >= 0) {
-                add(number, text.substring(from, matcher.start()), line);
-            }
-            number = matcher.group(1);
-            from = matcher.end();
-        }
-        if (from >= 0) {
-            add(number, text.substring(from), line);
-        }
-    }
-
-    private void compact(String text, int line) {
-        String[] words = text.strip().split("\\s+|(?<=[,;])");
-        int above = last;
-        List<KeyList.Item> found = new ArrayList<>();
-        for (String word : words) {
-            Matcher matcher = COMPACT.matcher(word.strip());
-            if (!matcher.matches() || Integer.parseInt(matcher.group(1)) <= above) {
-                return;
-            }
-            above = Integer.parseInt(matcher.group(1));
-            found.add(new KeyList.Item(heading, matcher.group(1), matcher.group(2), line));
-        }
-        if (found.size() > 1) {
-            items.addAll(found);
-            last = above;
-        }
-    }
-
-    /** "A2 wax   A3 honey": the codes of questions above, each with its answer behind it. */
-    private boolean coded(String text, int line) {
-        Set<String> codes = new HashSet<>();
-        for (Cues cues : all) {
-            cues.labels().stream()
-                    .filter(label ->
-                            label.kind() == Label.Kind.CODE && cues.line().number() != line)
-                    .forEach(label -> codes.add(label.printed()));
-        }
-        Matcher matcher = CODED.matcher(text);
-        String code = "";
-        int from = 0;
-        while (matcher.find()) {
-            if (codes.contains(matcher.group(1))) {
-                if (!code.isEmpty()) {
-                    add(code, text.substring(from, matcher.start()), line);
-                }
-                code = matcher.group(1);
-                from = matcher.end();
-            }
-        }
-        if (!code.isEmpty()) {
-            add(code, text.substring(from), line);
-        }
-        return items.size() > 1;
-    }
-
-    /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
-    private void numbered(String whole, int line) {
-        // "4(c)(i) so" is said of part 4c.
-        String text = OTHER_PART.matcher(whole).find()
-                ? whole
-                : whole.replaceFirst("^(\\s*\\d{1,3})[(]([a-h])[)]\\s?(?=\\S)", "$1$2 ");
-        Matcher matcher = NUMBER.matcher(text);
-        String number = "";
-        String sign = "";
-        int from = -1;
-        while (matcher.find()) {
-            int value = Integer.parseInt(matcher.group(1));
-            boolean next = from < 0
-                    ? matcher.start() == 0
-                    : value == last + 1
-                            || value == last && !matcher.group(2).isEmpty()
-                            || value > last
-                                    && (value <= last + 3 && isBareBehindWord(text, matcher, sign)
-                                            || isApartInList(text, matcher)
-                                            || isApart(text, matcher)
-                                            || isClosedAlike(text, matcher, sign));
-            if (next) {
-                if (from >= 0) {
-                    add(number, text.substring(from, matcher.start()), line);
-                }
-                sign = sign.isEmpty() ? closing(matcher) : sign;
-                number = matcher.group(1) + matcher.group(2);
-                from = matcher.end();
-                last = value;
-            }
-        }
-        if (from >= 0) {
-            add(number, text.substring(from), line);
-        }
-    }
-
-    /** "2 b, 5 wax": behind a comma a larger number with a word behind it is one whose neighbours have no answer here. */
-    private static boolean isApartInList(String text, Matcher number) {
-        boolean behindComma = text.substring(0, number.start()).stripTrailing().matches("(?s).*[,;]");
-        return behindComma && text.substring(number.end()).matches("(?s)[^,;\\d]*\\p{L}.*");
-    }
-
-    /** "4 True 6 cluster": a bare number behind a word with a longer word behind it, so that it is no measure. */
-    private static boolean isBareBehindWord(String text, Matcher number, String sign) {
-        return sign.isEmpty()
-                && closing(number).isEmpty()
-                && text.substring(0, number.start()).matches("(?s).*\\p{L}\\s+")
-                && text.substring(number.end()).matches("(?s)\\p{L}{4,}.*");
-    }
-
-    /** "2) comb 4) B": a bracket closes every number, and numbers without an answer are passed over. */
-    private static boolean isClosedAlike(String text, Matcher number, String sign) {
-        return sign.equals(")")
-                && closing(number).equals(sign)
-                && !text.substring(0, number.start()).isBlank();
-    }
-
-    private static String closing(Matcher number) {
-        return number.group().strip().replaceAll(".*[\\p{L}\\d]", "");
-    }
-
-    /** "Q.4 queen   Q.8 21.6 kg": a worded number behind a wide space begins an answer, whatever numbers have none. */
-    private static boolean isApart(String text, Matcher number) {
-        String before = text.substring(0, number.start());
-        boolean worded = Character.isLetter(number.group().charAt(0));
-        return worded && before.matches("(?s).*(?:\\s{2}|[,;.]\\s?)");
-    }
-
-    private void table(List<Integer> pieces) {
-        Map<Integer, Map<Integer, Cues>> rows = new TreeMap<>();
-        for (int piece : pieces) {
-            Cell cell = all.get(piece).line().layout().cell().orElseThrow();
-            rows.computeIfAbsent(cell.row(), r -> new TreeMap<>()).put(cell.column(), all.get(piece));
-        }
-        int before = items.size();
-        Map<Integer, Cues> above = Map.of();
-        for (Map<Integer, Cues> row : rows.values()) {
-            acrossRow(above, row);
-            alongRow(row);
-            above = row;
-        }
-        if (items.size() > before) {
-            taken.addAll(pieces);
-        }
-    }
-
-    /** Numbers in one row, their answers below. */
-    private void acrossRow(Map<Integer, Cues> numbers, Map<Integer, Cues> answers) {
-        for (Map.Entry<Integer, Cues> number : numbers.entrySet()) {
-            Cues answer = answers.get(number.getKey());
-            if (answer != null && isNumber(number.getValue()) && !isNumber(answer)) {
-                add(bare(number.getValue()), answer.text(), answer.line().number());
-            }
-        }
-    }
-
-    /** A number with its answer in the cell to the right. */
-    private void alongRow(Map<Integer, Cues> row) {
-        for (Map.Entry<Integer, Cues> number : row.entrySet()) {
-            Cues answer = row.get(number.getKey() + 1);
-            if (answer != null && isNumber(number.getValue()) && !isNumber(answer)) {
-                add(bare(number.getValue()), answer.text(), answer.line().number());
-            }
-        }
-    }
-
-    private static boolean isNumber(Cues cues) {
-        return cues.text().matches("[(]?\\d{1,3}[a-h]?[.):]?");
-    }
-
-    private static String bare(Cues cues) {
-        return cues.text().replaceAll("[^\\da-h]", "");
-    }
-
-    /** "Answer: B  Points: 1": the answer alone, without its announcing word and the labels behind it. */
-    private static String unlabelled(String answer) {
-        Matcher announced = ANNOUNCED.matcher(answer.strip());
-        return announced.lookingAt()
-                ? LABELS_BEHIND
-                        .matcher(answer.strip().substring(announced.end()))
-                        .replaceFirst("")
-                : answer;
-    }
-
-    /** "1 (a) so" is the answer of 1a, and "(b) thus" below it that of 1b. */
-    private boolean isPart(String text, int line) {
-        Matcher part = OF_PART.matcher(text);
-        String digits =
-                items.isEmpty() ? "" : items.get(items.size() - 1).number().replaceAll("\\D+$", "");
-        if (!part.matches() || digits.isEmpty()) {
-            return false;
-        }
-        items.add(new KeyList.Item(heading, digits + part.group(1), part.group(2), line));
-        return true;
-    }
-
-    /** "… so that inside and" breaks within a sentence: the line below ends the answer. */
-    private boolean goesOn(int piece, String text) {
-        boolean below =
-                !items.isEmpty() && taken.contains(piece - 1) && all.get(piece).spaceBefore() == 0;
-        if (!below
-                || text.isEmpty()
-                || !Character.isLowerCase(text.charAt(0))
-                || NUMBER.matcher(text).lookingAt()) {
-            return false;
-        }
-        KeyList.Item open = items.get(items.size() - 1);
-        boolean unfinished = open.text().length() > UNFINISHED && !open.text().matches(".*[.!?]");
-        if (unfinished) {
-            items.set(
-                    items.size() - 1,
-                    new KeyList.Item(open.heading(), open.number(), open.text() + " " + text, open.line()));
-        }
-        return unfinished;
-    }
-
-    private void add(String number, String answer, int line) {
-        Matcher part = OF_PART.matcher(answer.strip());
-        if (number.matches("\\d+")
-                && part.matches()
-                && !OTHER_PART.matcher(part.group(2)).find()) {
-            items.add(new KeyList.Item(heading, number + part.group(1), part.group(2), line));
-            return;
-        }
-        String text = FIELD_BEHIND
-                .matcher(unlabelled(answer))
-                .replaceFirst("")
-                .replaceAll("^[\\s,;:|\u2013\u2014-]+|[\\s,;|\u00b7\u2022\u2013\u2014-]+$", "");
-        if (text.isEmpty() && number.matches("\\d+[a-h]")) {
-            // "4b" among other answers: the letter is no part of the number but the answer.
-            items.add(new KeyList.Item(
-                    heading, number.substring(0, number.length() - 1), number.substring(number.length() - 1), line));
-        }
-        if (!text.isEmpty() && !isFurtherNumeral(number, text)) {
-            items.add(new KeyList.Item(heading, number, text, line));
-        }
-    }
-
-    /** "4c (i) this" and "4c (ii) that" are the answer of one part. */
-    private boolean isFurtherNumeral(String number, String text) {
-        int before = items.size() - 1;
-        boolean further = before >= 0
-                && items.get(before).number().equals(number)
-                && text.matches("[(\\[]?[ivx]{2,4}[)\\].]\\s.*");
-        if (further) {
-            KeyList.Item first = items.get(before);
-            items.set(before, new KeyList.Item(first.heading(), number, first.text() + " " + text, first.line()));
-        }
-        return further;
+        KeyListReader reader = new KeyListReader(all);
+        reader.readFrom(0);
+        return new KeyList(List.copyOf(reader.items), Set.of(), KeySource.SEPARATE);
     }
 }
