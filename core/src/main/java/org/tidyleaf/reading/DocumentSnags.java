@@ -15,6 +15,8 @@ final class DocumentSnags {
     /** Shorter lines that belong to no question are headings, names and notices. */
     private static final int LONG_LEFT_OVER = 100;
 
+    private static final int SHORTEST_SENTENCE = 4;
+
     /** Characters that a font of signs drew, or that stand for what could not be decoded. */
     private static final Pattern UNREADABLE = Pattern.compile("[\\x{E000}-\\x{F8FF}\\x{FFFD}]");
 
@@ -32,13 +34,14 @@ final class DocumentSnags {
     static void find(
             Source source, List<Assigned> roles, Drafts drafts, List<ReadQuestion> questions, List<Snag> snags) {
         boolean begun = false;
+        int lastStem = lastStem(roles);
         for (int i = 0; i < roles.size(); i++) {
             Cues cues = roles.get(i).cues();
             Role role = roles.get(i).step().role();
             begun |= role == Role.STEM;
             boolean nobodys = role == Role.ASIDE || role == Role.FIGURE && drafts.owners()[i] == 0;
             if (nobodys && begun && isBody(cues.line())) {
-                leftOver(cues, snags);
+                leftOver(cues, i < lastStem, snags);
             }
             unreadable(cues.line(), drafts.owners()[i], snags);
         }
@@ -63,7 +66,24 @@ final class DocumentSnags {
         return line.layout().place() == Place.BODY || line.layout().place() == Place.TEXT_BOX;
     }
 
-    private static void leftOver(Cues cues, List<Snag> snags) {
+    private static int lastStem(List<Assigned> roles) {
+        int last = -1;
+        for (int i = 0; i < roles.size(); i++) {
+            last = roles.get(i).step().role() == Role.STEM ? i : last;
+        }
+        return last;
+    }
+
+    /** A sentence among the questions that nothing else explains may tell candidates what to do. */
+    private static boolean isSentence(Cues cues) {
+        return cues.is(Cues.Trait.ENDS_SENTENCE)
+                && cues.words().size() >= SHORTEST_SENTENCE
+                && !cues.is(Cues.Trait.END_WORD)
+                && !cues.is(Cues.Trait.FILL_IN)
+                && !cues.is(Cues.Trait.WRITING_LINE);
+    }
+
+    private static void leftOver(Cues cues, boolean among, List<Snag> snags) {
         int line = cues.line().number();
         if (cues.is(Cues.Trait.FIGURE_ONLY)) {
             snags.add(new Snag(
@@ -78,6 +98,9 @@ final class DocumentSnags {
                     0,
                     line,
                     "A long text was set aside. If it is a passage or part of a question, say so here."));
+        } else if (among && cues.lead().isEmpty() && isSentence(cues)) {
+            snags.add(new Snag(
+                    "left-over", 0, line, "A sentence was set aside. If candidates need it, say here what it is."));
         }
     }
 
