@@ -52,10 +52,7 @@ final class JudgedOptions {
             }
             // Statements that are all alike would not be asked for; "(R)" behind all of them is something else.
             if (key.size() == matchers.size() && Set.copyOf(key).size() == 2) {
-                boolean letters =
-                        matchers.stream().allMatch(matcher -> matcher.group(2).length() == 1);
-                List<String> heads = letters ? List.of("True", "False") : heads(pair);
-                return Optional.of(new Grid(particulars, heads, rows(draft, matchers), key));
+                return Optional.of(new Grid(particulars, heads(pair, matchers), rows(draft, matchers), key));
             }
         }
         return Optional.empty();
@@ -67,10 +64,7 @@ final class JudgedOptions {
             boolean all = matchers.stream()
                     .allMatch(matcher -> place(matcher.group(2), pair) == 0 && place(matcher.group(3), pair) == 1);
             if (all) {
-                boolean letters =
-                        matchers.stream().allMatch(matcher -> matcher.group(2).length() == 1);
-                List<String> heads = letters ? List.of("True", "False") : heads(pair);
-                return Optional.of(new Grid(particulars, heads, rows(draft, matchers), List.of()));
+                return Optional.of(new Grid(particulars, heads(pair, matchers), rows(draft, matchers), List.of()));
             }
         }
         return Optional.empty();
@@ -114,8 +108,10 @@ final class JudgedOptions {
         return -1;
     }
 
-    private static List<String> heads(String[] pair) {
-        return List.of(capital(pair[0]), capital(pair[1]));
+    /** Letters alone stand for true and false, in whatever language. */
+    private static List<String> heads(String[] pair, List<Matcher> judged) {
+        boolean letters = judged.stream().allMatch(matcher -> matcher.group(2).length() == 1);
+        return letters ? List.of("True", "False") : List.of(capital(pair[0]), capital(pair[1]));
     }
 
     private static String capital(String word) {

@@ -54,7 +54,7 @@ final class SubParts {
                     && numeral.matches()
                     && numeral.group(2).equals(NUMERALS.get(count))
                     && (brackets.isEmpty() || brackets.equals(numeral.group(1) + numeral.group(3)))
-                    && (asks(text(all, i)) || isPointed(all, i) || endsInPoints(all, i, numeral));
+                    && (asks(text(all, i)) || isPointed(all, i) || endsInPoints(all, i));
             if (!next) {
                 break;
             }
@@ -66,14 +66,13 @@ final class SubParts {
     }
 
     /** Options have no points in words; where the last numeral has, all of them are asked. */
-    private static boolean endsInPoints(List<Cues> all, int from, Matcher numeral) {
+    private static boolean endsInPoints(List<Cues> all, int from) {
         int last = from;
         while (last + 1 < all.size() && NUMERAL.matcher(text(all, last + 1)).matches()) {
             last++;
         }
-        boolean words = PointsFinder.beside(text(all, last)).isPresent()
+        return PointsFinder.beside(text(all, last)).isPresent()
                 && Vocabulary.ALL.mentions(all.get(last).words(), "points");
-        return words && numeral.matches();
     }
 
     private static boolean asks(String text) {

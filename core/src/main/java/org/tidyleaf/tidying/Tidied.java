@@ -54,13 +54,6 @@ public record Tidied(Survey survey, Reading reading, Pins pins, Quiz quiz, List<
         return quiz.questions().stream().filter(q -> q.id().equals(id)).findFirst();
     }
 
-    /** Where a question came from. */
-    public Optional<ReadQuestion> origin(String id) {
-        return reading.questions().stream()
-                .filter(read -> read.question().id().equals(id))
-                .findFirst();
-    }
-
     /** What was read for each question, by its id. */
     public Map<String, ReadQuestion> origins() {
         Map<String, ReadQuestion> origins = new HashMap<>();
