@@ -50,7 +50,7 @@ final class DocxFormat implements Format {
             walkIf(part.startsWith("footer"), walker, other, Place.FOOTER);
             walkIf(part.startsWith("comments."), walker, other, Place.COMMENT);
         });
-        return new Source(name, "docx", lines.lines(), walker.figures());
+        return new Source(name, "docx", lines.lines(), walker.figures(), walker.notes());
     }
 
     private static void walkIf(boolean wanted, DocxWalker walker, Element root, Place place) {

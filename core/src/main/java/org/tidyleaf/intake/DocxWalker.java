@@ -8,6 +8,7 @@ import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 import org.tidyleaf.source.Layout;
+import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Place;
 import org.w3c.dom.Element;
 
@@ -19,10 +20,15 @@ final class DocxWalker {
 
     private static final String UNDERLINED_BLANK = "________";
 
+    /** Charts and diagrams are stored as data, from which only the program that made them draws. */
+    private static final String CHART =
+            "A chart or diagram stands here that can't be taken over. Copy it and paste it as a picture.";
+
     private final LineCollector lines;
     private final DocxStyles styles;
     private final DocxNumbering numbering;
     private final DocxFigures figures;
+    private final List<Note> notes = new ArrayList<>();
     private final List<Element> boxes = new ArrayList<>();
     private final StringBuilder hidden = new StringBuilder();
     private Place place = Place.BODY;
@@ -40,6 +46,10 @@ final class DocxWalker {
 
     List<Figure> figures() {
         return List.copyOf(figures.used());
+    }
+
+    List<Note> notes() {
+        return notes;
     }
 
     /** Walks all paragraphs and tables below an element; its lines get the place. */
@@ -211,12 +221,19 @@ final class DocxWalker {
     }
 
     private void drawing(Element drawing) {
-        Optional<Element> box = Xml.below(drawing, "txbxContent");
-        if (box.isPresent()) {
-            boxes.add(box.get());
+        DocxShapes parts = DocxShapes.of(drawing);
+        Optional<String> painted = parts.isDrawn() ? figures.paint(drawing) : Optional.empty();
+        if (painted.isPresent()) {
+            lines.figure(painted.get());
             return;
         }
-        figures.use(drawing).ifPresent(lines::figure);
+        boxes.addAll(parts.texts());
+        List<Element> pictures = parts.pictures().isEmpty() ? List.of(drawing) : parts.pictures();
+        pictures.forEach(picture -> figures.use(picture, drawing).ifPresent(lines::figure));
+        if (Xml.below(drawing, "chart").isPresent()
+                || Xml.below(drawing, "relIds").isPresent()) {
+            notes.add(new Note(lines.lines().size() + 1, "figure-absent", CHART));
+        }
     }
 
     private static String symbol(String font, String hex) {

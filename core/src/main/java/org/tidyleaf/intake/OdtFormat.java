@@ -36,7 +36,7 @@ final class OdtFormat implements Format {
                 .flatMap(body -> Xml.child(body, "text"))
                 .ifPresent(text -> walker.walk(text, Place.BODY));
         styles.flatMap(s -> Xml.below(s, "footer")).ifPresent(footer -> walker.walk(footer, Place.FOOTER));
-        return new Source(name, "odt", lines.lines(), walker.figures());
+        return new Source(name, "odt", lines.lines(), walker.figures(), walker.notes());
     }
 
     /** Formulas are documents of their own inside the archive; the LaTeX of each by its address. */

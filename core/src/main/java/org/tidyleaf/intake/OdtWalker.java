@@ -10,6 +10,7 @@ import java.util.Set;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Place;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
@@ -28,6 +29,7 @@ final class OdtWalker {
     private final OdtStyles styles;
     private final Map<String, byte[]> pictures;
     private final Map<String, String> formulas;
+    private final List<Note> notes = new ArrayList<>();
     private final List<Figure> figures = new ArrayList<>();
     private final Map<String, int[]> counts = new HashMap<>();
     private final List<Runnable> after = new ArrayList<>();
@@ -56,6 +58,10 @@ final class OdtWalker {
         place = where;
         blocks(parent);
         place = outer;
+    }
+
+    List<Note> notes() {
+        return notes;
     }
 
     private void blocks(Element parent) {
@@ -255,8 +261,20 @@ final class OdtWalker {
             case "note" -> Xml.child(e, "note-body").ifPresent(body -> after.add(() -> walk(body, Place.FOOTNOTE)));
             case "annotation" -> after.add(() -> walk(e, Place.COMMENT));
             case "frame" -> frame(e);
+            case "g", "custom-shape", "line", "connector", "rect", "ellipse", "circle", "polygon", "polyline", "path" ->
+                shapes(e);
             case "change", "change-start", "change-end", "bookmark", "annotation-end", "soft-page-break" -> {}
             default -> inline(e, paragraphStyle, look, hidden);
+        }
+    }
+
+    /** Pictures among shapes are kept and what shapes say is text in a box; the shapes themselves are only spoken of. */
+    private void shapes(Element drawing) {
+        OdtShapes parts = OdtShapes.of(drawing);
+        parts.frames().forEach(this::frame);
+        parts.texts().forEach(text -> after.add(() -> walk(text, Place.TEXT_BOX)));
+        if (parts.isDrawn()) {
+            notes.add(new Note(lines.lines().size() + 1, "figure-absent", Pictures.SHAPES_LOST));
         }
     }
 

@@ -3,7 +3,9 @@ package org.tidyleaf.intake;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -34,6 +36,11 @@ final class PdfDrawings {
     private static final int MOST_WORDS = 3;
 
     private static final int LONG_WORD = 4;
+
+    private static final int LONGEST_LABEL = 4;
+
+    /** In points: signs further from each other are no word. */
+    private static final float APART = 8;
 
     private PdfDrawings() {}
 
@@ -133,17 +140,35 @@ final class PdfDrawings {
         PdfPage.Mark grown = box;
         for (PdfPage.Glyph glyph : page.glyphs()) {
             PdfPage.Mark place = new PdfPage.Mark(glyph.x(), glyph.y() - glyph.size(), glyph.right(), glyph.y(), false);
-            boolean alone = page.glyphs().stream()
-                            .filter(other -> !other.text().isBlank() && other != glyph)
-                            .filter(other -> Math.abs(other.y() - glyph.y()) < 2)
-                            .filter(other -> other.right() > glyph.x() - 8 && other.x() < glyph.right() + 8)
-                            .count()
-                    <= 2;
-            if (alone && !glyph.text().isBlank() && place.isNear(box, 8)) {
+            if (!glyph.text().isBlank() && place.isNear(box, APART) && isLabel(run(page, glyph))) {
                 grown = box(List.of(grown, place));
             }
         }
         return grown;
+    }
+
+    /** The signs that stand together with one on its line. */
+    private static String run(PdfPage page, PdfPage.Glyph glyph) {
+        List<PdfPage.Glyph> line = page.glyphs().stream()
+                .filter(other -> !other.text().isBlank() && Math.abs(other.y() - glyph.y()) < 2)
+                .sorted(Comparator.comparingDouble(PdfPage.Glyph::x))
+                .toList();
+        int from = line.indexOf(glyph);
+        int to = from;
+        while (from > 0 && line.get(from).x() - line.get(from - 1).right() < APART) {
+            from--;
+        }
+        while (to < line.size() - 1 && line.get(to + 1).x() - line.get(to).right() < APART) {
+            to++;
+        }
+        return line.subList(Math.max(0, from), to + 1).stream()
+                .map(PdfPage.Glyph::text)
+                .collect(Collectors.joining());
+    }
+
+    /** A few signs that are no number or letter of a question or an option. */
+    private static boolean isLabel(String run) {
+        return run.length() <= LONGEST_LABEL && !run.endsWith(".") && !run.endsWith(")");
     }
 
     /** Cuts the boxes out of the rendered page. */

@@ -30,6 +30,11 @@ final class Pictures {
     /** Drawings are sharp on dense screens at twice their printed size; a point is 1/72 inch. */
     private static final double PIXELS_PER_POINT = 2;
 
+    /** Where a format's shapes are not painted. */
+    static final String SHAPES_LOST =
+            "A drawing made of lines and shapes stands here that can't be taken over. Copy it and"
+                    + " paste it as a picture.";
+
     private Pictures() {}
 
     /** The same picture as browsers can show it; as it is where that is so already, or where it can't be drawn. */
@@ -106,9 +111,25 @@ final class Pictures {
     }
 
     private static Optional<BufferedImage> canvas(Dimension2D points, Drawing drawing) {
-        double scale = Math.min(PIXELS_PER_POINT, WIDEST / Math.max(1, points.getWidth()));
-        int width = (int) Math.ceil(points.getWidth() * scale);
-        int height = (int) Math.ceil(points.getHeight() * scale);
+        return canvas(
+                points.getWidth(),
+                points.getHeight(),
+                (graphics, scale) -> drawing.draw(
+                        graphics,
+                        new Rectangle2D.Double(
+                                0, 0, Math.ceil(points.getWidth() * scale), Math.ceil(points.getHeight() * scale))));
+    }
+
+    /** Paints with so many pixels to a point. */
+    interface ScaledDrawing {
+        void draw(Graphics2D graphics, double scale);
+    }
+
+    /** A white picture of that size in points, painted on; empty where it has no size or is too large to be meant. */
+    static Optional<BufferedImage> canvas(double pointsWide, double pointsHigh, ScaledDrawing drawing) {
+        double scale = Math.min(PIXELS_PER_POINT, WIDEST / Math.max(1, pointsWide));
+        int width = (int) Math.ceil(pointsWide * scale);
+        int height = (int) Math.ceil(pointsHigh * scale);
         if (width < 1 || height < 1 || (long) width * height > MOST_PIXELS) {
             return Optional.empty();
         }
@@ -117,9 +138,19 @@ final class Pictures {
         graphics.setColor(Color.WHITE);
         graphics.fillRect(0, 0, width, height);
         graphics.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-        drawing.draw(graphics, new Rectangle2D.Double(0, 0, width, height));
+        drawing.draw(graphics, scale);
         graphics.dispose();
         return Optional.of(image);
+    }
+
+    /** A stored picture of any kind that can be painted into another; empty where it can't. */
+    static Optional<BufferedImage> image(byte[] stored) {
+        byte[] bytes = unpacked(stored);
+        try {
+            return isEmf(bytes) ? drawEmf(bytes) : isWmf(bytes) ? drawWmf(bytes) : raster(bytes);
+        } catch (IOException | RuntimeException | LinkageError undrawable) {
+            return Optional.empty();
+        }
     }
 
     private static Optional<BufferedImage> raster(byte[] bytes) throws IOException {
@@ -135,7 +166,7 @@ final class Pictures {
         }
     }
 
-    private static byte[] png(BufferedImage image) throws IOException {
+    static byte[] png(BufferedImage image) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ImageIO.write(image, "png", out);
         return out.toByteArray();

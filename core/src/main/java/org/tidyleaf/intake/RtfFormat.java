@@ -21,6 +21,6 @@ final class RtfFormat implements Format {
         }
         RtfWalker walker = new RtfWalker(text);
         walker.walk();
-        return new Source(name, "rtf", walker.lines(), walker.figures());
+        return new Source(name, "rtf", walker.lines(), walker.figures(), walker.notes());
     }
 }

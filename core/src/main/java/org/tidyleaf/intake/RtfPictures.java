@@ -3,6 +3,7 @@ package org.tidyleaf.intake;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.tidyleaf.source.Figure;
 
 /** Gathers the pictures of a rich text, whose bytes are written as digits. One per document, not shared. */
@@ -20,6 +21,9 @@ final class RtfPictures {
         mediaType = "";
         alternative = "";
     }
+
+    /** Numbers of shapes (Rich Text Format 1.9.1, drawing objects: msosptRectangle 1, round 2, line 20, connector 32 …). */
+    private static final Set<String> PLAIN_SHAPES = Set.of("0", "1", "2", "20", "32", "75", "202");
 
     void type(String type) {
         mediaType = type;
@@ -42,11 +46,18 @@ final class RtfPictures {
         propertyValue.append(part);
     }
 
-    /** Of the properties only the description for those who can't see the picture is kept. */
-    void endProperty() {
-        if (propertyName.toString().strip().equals("wzDescription")) {
-            alternative = propertyValue.toString().strip();
+    /**
+     * Of the properties only the description for those who can't see the picture is kept.
+     *
+     * @return whether the property says that something is drawn which is neither picture, text box, frame nor line
+     */
+    boolean endProperty() {
+        String name = propertyName.toString().strip();
+        String value = propertyValue.toString().strip();
+        if (name.equals("wzDescription")) {
+            alternative = value;
         }
+        return name.equals("shapeType") && !PLAIN_SHAPES.contains(value);
     }
 
     /** Ends the picture and gives its id; nothing where it holds no bytes. */

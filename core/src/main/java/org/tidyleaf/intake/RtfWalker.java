@@ -20,6 +20,7 @@ import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Place;
 
 /** Reads the tokens of a rich text and tells a collector what is printed. One per document, not shared. */
@@ -77,6 +78,7 @@ final class RtfWalker {
     private final List<Line> beside = new ArrayList<>();
     private final RtfTables tables = new RtfTables();
     private final RtfFonts fonts = new RtfFonts();
+    private final List<Note> notes = new ArrayList<>();
     private final RtfPictures pictures = new RtfPictures();
     private final RtfCheckBox checkBox = new RtfCheckBox();
     private final List<String> colors = new ArrayList<>();
@@ -102,6 +104,10 @@ final class RtfWalker {
 
     List<Figure> figures() {
         return pictures.figures();
+    }
+
+    List<Note> notes() {
+        return notes;
     }
 
     void walk() {
@@ -141,7 +147,11 @@ final class RtfWalker {
         skip = 0;
         switch (state.ends) {
             case PICTURE -> pictures.end().ifPresent(lines::figure);
-            case PROPERTY -> pictures.endProperty();
+            case PROPERTY -> {
+                if (pictures.endProperty()) {
+                    notes.add(new Note(lines.lines().size() + 1, "figure-absent", Pictures.SHAPES_LOST));
+                }
+            }
             case FORMULA -> endFormula();
             case FORMULA_PART -> Objects.requireNonNull(formula).end();
             case FIELD -> checkBox.end().ifPresent(box -> lines.append(box, state.look, ""));

@@ -3,12 +3,19 @@ package org.tidyleaf.intake;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Place;
 import org.tidyleaf.source.Source;
 
@@ -126,6 +133,72 @@ class DocxFormatTest {
     }
 
     /** OWASP, XML External Entity Prevention: a document type is refused before anything in it is looked at. */
+    @Test
+    void aGroupOfShapesIsOnePictureWithItsInscriptions() throws IntakeException {
+        // ECMA-376-1, 20.1.7.5: children are placed in the units of the group's child extents, here ten to a point.
+        String triangle =
+                shape("triangle", 0, 0, 1000, 1000, "<a:solidFill><a:srgbClr val='FF0000'/></a:solidFill>", "");
+        String label = shape("rect", 0, 1000, 1000, 400, "<a:noFill/>", "6 cm");
+        Source source = read(
+                Docx.body(drawing("<wpg:wgp><wpg:grpSpPr><a:xfrm><a:off x='0' y='0'/><a:ext cx='1270000' cy='1778000'/>"
+                        + "<a:chOff x='0' y='0'/><a:chExt cx='1000' cy='1400'/></a:xfrm></wpg:grpSpPr>" + triangle
+                        + label
+                        + "</wpg:wgp>")));
+        assertThat(source.lines()).extracting(Line::text).containsExactly("How long is this side? \ufffc");
+        BufferedImage painted = picture(source);
+        // 100 by 140 points and a margin of four, at two pixels to a point.
+        assertThat(List.of(painted.getWidth(), painted.getHeight())).containsExactly(216, 296);
+        assertThat(painted.getRGB(108, 150)).as("inside the triangle").isEqualTo(0xFFFF0000);
+        assertThat(painted.getRGB(20, 20)).as("left of its top").isEqualTo(0xFFFFFFFF);
+        assertThat(isInked(painted, 60, 215, 156, 280)).as("the inscription").isTrue();
+    }
+
+    @Test
+    void longTextInABoxIsTextAndLosesNoPicture() throws IntakeException {
+        String box =
+                shape("rect", 0, 0, 1000, 1000, "<a:noFill/>", "Bees dance to tell the others where they found food.");
+        Source source = read(Docx.body(drawing(box)));
+        assertThat(source.lines())
+                .extracting(Line::text)
+                .containsExactly("How long is this side?", "Bees dance to tell the others where they found food.");
+        assertThat(source.figures()).isEmpty();
+        Source ruled = read(Docx.body(drawing(shape("line", 0, 0, 1000, 0, "", ""))));
+        assertThat(ruled.figures()).as("a single line divides the page").isEmpty();
+    }
+
+    @Test
+    void aChartThatCannotBeTakenOverIsSaid() throws IntakeException {
+        Source source = read(Docx.body(drawing("<c:chart xmlns:c='urn:chart' r:id='rId9' xmlns:r='urn:r'/>")));
+        assertThat(source.notes()).extracting(Note::kind).containsExactly("figure-absent");
+    }
+
+    private static String drawing(String content) {
+        return "<w:p><w:r><w:t>How long is this side? </w:t></w:r><w:r><w:drawing xmlns:a='urn:a' xmlns:wpg='urn:g'"
+                + " xmlns:wps='urn:s'><wp:inline xmlns:wp='urn:wp'><wp:extent cx='1270000' cy='1778000'/><a:graphic>"
+                + "<a:graphicData>" + content + "</a:graphicData></a:graphic></wp:inline></w:drawing></w:r></w:p>";
+    }
+
+    private static String shape(String name, int x, int y, int width, int height, String fill, String text) {
+        String box = text.isEmpty()
+                ? ""
+                : "<wps:txbx><w:txbxContent>" + Docx.paragraph(text) + "</w:txbxContent></wps:txbx>";
+        return "<wps:wsp><wps:spPr><a:xfrm><a:off x='%d' y='%d'/><a:ext cx='%d' cy='%d'/></a:xfrm><a:prstGeom prst='%s'/>%s</wps:spPr>%s</wps:wsp>"
+                .formatted(x, y, width, height, name, fill, box);
+    }
+
+    private static BufferedImage picture(Source source) {
+        try {
+            return ImageIO.read(new ByteArrayInputStream(source.figures().get(0).bytes()));
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    private static boolean isInked(BufferedImage image, int left, int top, int right, int bottom) {
+        return IntStream.range(left, right)
+                .anyMatch(x -> IntStream.range(top, bottom).anyMatch(y -> image.getRGB(x, y) == 0xFF000000));
+    }
+
     @Test
     void entitiesAreRefused() {
         byte[] hostile = new Docx()
