@@ -58,7 +58,9 @@ final class BlockFinder {
         if (cues.line().layout().cell().isPresent() || found.containsKey(lead)) {
             return;
         }
-        if (WordBanks.isLine(cues.text()) && all.get(lead + 1).is(Trait.GAP)) {
+        boolean bank = WordBanks.isLine(cues.text()) && all.get(lead + 1).is(Trait.GAP)
+                || cues.labels().isEmpty() && WordBanks.isFor(cues.text(), gapsBelow(lead + 1));
+        if (bank) {
             found.put(lead, Blocks.Kind.WORDS);
             gapped(lead + 1);
             return;
@@ -334,7 +336,10 @@ final class BlockFinder {
         while (end < all.size() && NUMBERED_BLANK.matcher(all.get(end).text()).matches()) {
             end++;
         }
-        for (int i = from; i < end && end - from >= 3; i++) {
+        if (end - from < 3) {
+            return;
+        }
+        for (int i = from; i < end; i++) {
             found.put(i, Blocks.Kind.STEP);
         }
     }
@@ -373,6 +378,19 @@ final class BlockFinder {
             found.put(i, Blocks.Kind.WORDS);
         }
         gapped(text);
+    }
+
+    /** The gaps of the lines right below that have no labels of their own. */
+    private int gapsBelow(int from) {
+        int gaps = 0;
+        for (int i = from;
+                i < all.size()
+                        && all.get(i).is(Trait.GAP)
+                        && all.get(i).labels().isEmpty();
+                i++) {
+            gaps += ProseMaker.gapsIn(all.get(i).text());
+        }
+        return gaps;
     }
 
     private void gapped(int from) {

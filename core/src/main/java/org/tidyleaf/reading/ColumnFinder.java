@@ -2,27 +2,16 @@ package org.tidyleaf.reading;
 
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.tidyleaf.source.Cell;
 
 /** Finds tables with one question a row: their first row names what the columns hold ("No. | Question | Key | Marks"). */
 final class ColumnFinder {
 
-    private static final Vocabulary WORDS = Vocabulary.ALL;
-
     /** Heads stand in the first rows; a title or an empty row may come before. */
     private static final int LAST_HEAD_ROW = 3;
-
-    private static final Pattern OPTION_HEAD =
-            Vocabulary.pattern("(?:option|choice|distractor|" + WORDS.either("answer") + ")?\\s*([A-H]|[1-8])\\W*");
-    private static final Pattern NUMBER_HEAD =
-            Vocabulary.pattern("(?:no|nr|n\u00b0|n\u00ba|num|number|nummer|id|code|#)\\W*|#");
-    private static final Pattern STEM_HEAD = Vocabulary.pattern("(?:stem|statement|prompt|text|question text)\\W*");
 
     private static final int FEWEST_ROWS = 2;
 
@@ -65,12 +54,17 @@ final class ColumnFinder {
     private static void table(
             List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
-            Map<Integer, Columns.Use> heads = heads(all, row.getValue());
+            Map<Integer, Columns.Use> heads = new HashMap<>(ColumnHeads.find(all, row.getValue()));
             boolean headRow = has(heads, Columns.Kind.QUESTION)
                     && (has(heads, Columns.Kind.ANSWER)
+                            || has(heads, Columns.Kind.RIGHT_OPTION)
                             || has(heads, Columns.Kind.OPTION)
                             || has(heads, Columns.Kind.NUMBER) && has(heads, Columns.Kind.POINTS));
             if (headRow) {
+                if (!has(heads, Columns.Kind.ANSWER) && !has(heads, Columns.Kind.RIGHT_OPTION)) {
+                    ColumnContents.key(all, below(rows, row.getKey()), heads)
+                            .ifPresent(column -> heads.put(column, new Columns.Use(Columns.Kind.ANSWER, "", false)));
+                }
                 mark(row.getKey(), heads, rows, uses);
                 return;
             }
@@ -79,6 +73,26 @@ final class ColumnFinder {
             }
         }
         byContents(all, rows, uses);
+        if (uses.isEmpty()) {
+            withoutHeads(all, rows, uses);
+        }
+    }
+
+    private static Map<Integer, Map<Integer, Integer>> below(Map<Integer, Map<Integer, Integer>> rows, int row) {
+        return new TreeMap<>(new TreeMap<>(rows).tailMap(row, false));
+    }
+
+    /** A table whose first row names nothing we know, or is a question itself. */
+    private static void withoutHeads(
+            List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
+        int first = rows.keySet().iterator().next();
+        Map<Integer, Columns.Use> whole = ColumnContents.find(all, rows);
+        Map<Integer, Columns.Use> rest = whole.isEmpty() ? ColumnContents.find(all, below(rows, first)) : Map.of();
+        if (!whole.isEmpty()) {
+            mark(first - 1, whole, rows, uses);
+        } else if (!rest.isEmpty()) {
+            mark(first, rest, rows, uses);
+        }
     }
 
     private static boolean has(Map<Integer, Columns.Use> heads, Columns.Kind kind) {
@@ -127,46 +141,19 @@ final class ColumnFinder {
             Map<Integer, Columns.Use> heads,
             Map<Integer, Map<Integer, Integer>> rows,
             Map<Integer, Columns.Use> uses) {
-        rows.get(headRow).values().forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
+        rows.getOrDefault(headRow, Map.of())
+                .values()
+                .forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
             if (row.getKey() > headRow) {
                 boolean first = true;
                 for (Map.Entry<Integer, Integer> cell : row.getValue().entrySet()) {
                     Columns.Use head =
                             heads.getOrDefault(cell.getKey(), new Columns.Use(Columns.Kind.LABEL, "", false));
-                    uses.put(cell.getValue(), new Columns.Use(head.kind(), head.letter(), first));
+                    uses.put(cell.getValue(), new Columns.Use(head.kind(), head.name(), first));
                     first = first && head.kind() == Columns.Kind.LABEL;
                 }
             }
         }
-    }
-
-    private static Map<Integer, Columns.Use> heads(List<Cues> all, Map<Integer, Integer> row) {
-        Map<Integer, Columns.Use> heads = new HashMap<>();
-        row.forEach((column, piece) -> kind(all.get(piece).text()).ifPresent(use -> heads.put(column, use)));
-        return heads;
-    }
-
-    private static Optional<Columns.Use> kind(String head) {
-        String word = head.strip().replaceAll("[.:]$", "").toLowerCase(Locale.ROOT);
-        Matcher option = OPTION_HEAD.matcher(head.strip());
-        if (option.matches()) {
-            return Optional.of(new Columns.Use(Columns.Kind.OPTION, option.group(1), false));
-        }
-        if (WORDS.has("options", word)) {
-            return Optional.of(new Columns.Use(Columns.Kind.OPTION, "", false));
-        }
-        Columns.Kind kind = NUMBER_HEAD.matcher(word).matches()
-                ? Columns.Kind.NUMBER
-                : STEM_HEAD.matcher(word).matches() || WORDS.has("question", word)
-                        ? Columns.Kind.QUESTION
-                        : WORDS.has("answer", word) || WORDS.has("list", word)
-                                ? Columns.Kind.ANSWER
-                                : WORDS.has("points", word)
-                                        ? Columns.Kind.POINTS
-                                        : WORDS.has("feedback", word)
-                                                ? Columns.Kind.FEEDBACK
-                                                : WORDS.has("hint", word) ? Columns.Kind.HINT : Columns.Kind.LABEL;
-        return kind == Columns.Kind.LABEL ? Optional.empty() : Optional.of(new Columns.Use(kind, "", false));
     }
 }

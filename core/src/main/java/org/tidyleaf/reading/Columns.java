@@ -16,6 +16,7 @@ record Columns(Map<Integer, Use> byPiece) {
         NUMBER,
         QUESTION,
         OPTION,
+        RIGHT_OPTION,
         ANSWER,
         POINTS,
         FEEDBACK,
@@ -26,10 +27,10 @@ record Columns(Map<Integer, Use> byPiece) {
     /**
      * A cell's use.
      *
-     * @param letter of an option's column, else empty
+     * @param name of an option's column its letter, of a label's its head, else empty
      * @param beginsRow whether it is the first cell of its row
      */
-    record Use(Kind kind, String letter, boolean beginsRow) {}
+    record Use(Kind kind, String name, boolean beginsRow) {}
 
     Optional<Use> at(int piece) {
         return Optional.ofNullable(byPiece.get(piece));
@@ -42,7 +43,7 @@ record Columns(Map<Integer, Use> byPiece) {
             case HEAD -> new Step(Role.ASIDE, false, Step.OUTSIDE);
             case NUMBER -> new Step(Role.STEM, false, 0);
             case QUESTION -> new Step(Role.STEM, !use.beginsRow(), 0);
-            case OPTION -> new Step(Role.OPTION, false, inside + 1);
+            case OPTION, RIGHT_OPTION -> new Step(Role.OPTION, false, inside + 1);
             case ANSWER -> new Step(Role.KEY, false, inside);
             case POINTS -> new Step(Role.POINTS, false, inside);
             case FEEDBACK -> new Step(Role.FEEDBACK, false, inside);

@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -74,7 +75,7 @@ final class CueFinder {
     private static final Pattern GAP = Pattern.compile(
             "_{3,}|_{1,2}(?: _{1,2}){2,}|\\.{5,}|\\.(?: \\.){4,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
     /** "… are (1) ______ .": gaps with the numbers of the questions that offer words for them. */
-    private static final Pattern CLOZE = Pattern.compile("[(\\[]\\d{1,3}[)\\]]\\s*[_.\u2026]{3,}");
+    private static final Pattern CLOZE = Pattern.compile("[(\\[](\\d{1,3})[)\\]]\\s*[_.\u2026]{3,}");
 
     private static final Pattern SECTION = Vocabulary.pattern(WORDS.either("section") + "\\s{1,2}(?:"
             + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
@@ -129,7 +130,29 @@ final class CueFinder {
         LabelLines.mark(all);
         PageTops.mark(all);
         Verdicts.mark(all);
+        withoutLoneClozes(all);
         return all;
+    }
+
+    /** Numbered gaps make a passage only where questions with their numbers stand below. */
+    private static void withoutLoneClozes(List<Cues> all) {
+        Set<Integer> below = new HashSet<>();
+        for (int i = all.size() - 1; i >= 0; i--) {
+            Cues cues = all.get(i);
+            if (cues.is(Trait.CLOZE)) {
+                List<Integer> gaps = CLOZE.matcher(cues.text())
+                        .results()
+                        .map(gap -> Integer.parseInt(gap.group(1)))
+                        .toList();
+                long asked = gaps.stream().filter(below::contains).count();
+                if (asked * 2 < gaps.size()) {
+                    cues.traits().remove(Trait.CLOZE);
+                }
+            }
+            cues.labels().stream()
+                    .filter(label -> label.kind() == Label.Kind.NUMBER)
+                    .forEach(label -> below.add(label.ordinal()));
+        }
     }
 
     private static void markLoneJudgements(List<Cues> all) {

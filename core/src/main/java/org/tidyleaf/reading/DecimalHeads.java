@@ -35,12 +35,21 @@ final class DecimalHeads {
         }
         for (String shape : List.copyOf(chains.keySet())) {
             List<Seen> outer = chains.get(shape);
-            boolean over = !decimals.isEmpty()
-                    && !shape.equals(LabelFinder.DECIMAL_SHAPE)
-                    && outer.stream().allMatch(seen -> isOver(all, seen, decimals));
-            if (over) {
-                outer.forEach(seen -> heads.add(seen.piece()));
+            if (decimals.isEmpty() || shape.equals(LabelFinder.DECIMAL_SHAPE)) {
+                continue;
+            }
+            List<Seen> kept = new ArrayList<>();
+            for (Seen seen : outer) {
+                if (isOver(all, seen, decimals)) {
+                    heads.add(seen.piece());
+                } else {
+                    kept.add(seen);
+                }
+            }
+            if (kept.isEmpty()) {
                 chains.remove(shape);
+            } else {
+                chains.put(shape, kept);
             }
         }
         return heads;

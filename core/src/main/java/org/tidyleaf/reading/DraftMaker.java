@@ -12,6 +12,7 @@ import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Section;
 import org.tidyleaf.question.Stimulus;
+import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 import org.tidyleaf.source.Span;
@@ -51,6 +52,9 @@ final class DraftMaker {
     private Optional<Draft> open = Optional.empty();
     private List<String> bank = List.of();
     private final List<Segment> askedAbove = new ArrayList<>();
+
+    /** "Exercise 1" may head 1.1 and 1.2 while "Exercise 2" is a question: that one is in no section. */
+    private List<String> labelsOfSection = List.of();
 
     private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
         this.columns = layouts.columns();
@@ -98,7 +102,7 @@ final class DraftMaker {
             questions.clear();
             questions.addAll(joined);
         }
-        pointsOfLoneQuestions();
+        pointsOfSections();
         linkPassages();
         List<Stimulus> stimuli = new ArrayList<>(passages.stream()
                 .map(p -> new Stimulus(prose.text(p.segments())))
@@ -118,16 +122,18 @@ final class DraftMaker {
         return new Drafts(title, List.copyOf(sections), stimuli, whole, owners, splitter.roles());
     }
 
-    /** "IV. Essay (5 points)" over one question: the points of the section are the question's. */
-    private void pointsOfLoneQuestions() {
+    /** "IV. Essay (6 points)": the points of the section are those of its questions together. */
+    private void pointsOfSections() {
         for (int i = 0; i < sections.size(); i++) {
             int section = i;
             List<Draft> within =
                     questions.stream().filter(draft -> draft.section == section).toList();
-            if (within.size() == 1 && within.get(0).points.isEmpty()) {
-                within.get(0).points =
-                        PointsFinder.beside(sections.get(i).title()).map(PointsFinder.Found::points);
-            }
+            boolean open = !within.isEmpty() && within.stream().allMatch(draft -> draft.points.isEmpty());
+            Optional<BigDecimal> share = open
+                    ? PointsFinder.beside(sections.get(i).title())
+                            .flatMap(found -> PointsFinder.share(found.points(), within.size()))
+                    : Optional.empty();
+            within.forEach(draft -> draft.points = draft.points.or(() -> share));
         }
     }
 
@@ -194,6 +200,10 @@ final class DraftMaker {
         open = Optional.empty();
         bank = WordBanks.named(cues.text());
         askedAbove.clear();
+        labelsOfSection = cues.labels().stream()
+                .map(Label::shape)
+                .filter(HabitFinder::isWorded)
+                .toList();
         askedBy(cues).ifPresent(askedAbove::add);
         Optional<PointsFinder.Found> each = each(cues);
         pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
@@ -322,7 +332,10 @@ final class DraftMaker {
                 ? cues.text().replaceAll("[.):]$", "")
                 : stemLabel(cues).map(Label::printed).orElse("");
         // A question that heads a group of its own belongs to none above it.
-        boolean ownGroup = habits.headings().contains(index) && headLabel(index).isPresent();
+        boolean ownGroup = habits.headings().contains(index) && headLabel(index).isPresent()
+                || stemLabel(cues)
+                        .filter(label -> labelsOfSection.contains(label.shape()))
+                        .isPresent();
         Draft draft = new Draft(id, number, ownGroup ? -1 : sections.size() - 1);
         draft.points = pointsOfNext.or(() -> pointsEach);
         pointsOfNext = Optional.empty();
@@ -374,12 +387,36 @@ final class DraftMaker {
     }
 
     private void aside(int index, Cues cues) {
+        Optional<Columns.Use> column = columns.at(index).filter(use -> use.kind() == Columns.Kind.LABEL);
+        if (column.isPresent() && !column.get().name().isEmpty()) {
+            labelInRow(column.get().name() + ": " + cues.text().strip(), index, cues);
+            return;
+        }
         each(cues).ifPresent(this::pointsForEach);
         if (cues.announces(Cues.Announces.LABEL)) {
             label(index, cues);
         }
         if (cues.is(Cues.Trait.WRITING_LINE)) {
             open.ifPresent(draft -> draft.writing.add(cues.line().number()));
+        }
+    }
+
+    /** A label before the question's cell in its row waits for it. */
+    private void labelInRow(String label, int index, Cues cues) {
+        Optional<Integer> row = cues.line().layout().cell().map(Cell::row);
+        Optional<Draft> above = open.filter(draft -> draft.cues
+                .get(draft.cues.size() - 1)
+                .line()
+                .layout()
+                .cell()
+                .map(Cell::row)
+                .equals(row));
+        if (above.isPresent()) {
+            above.get().labels.add(label);
+            owners[index] = questions.size();
+        } else {
+            labelsOfNext.add(label);
+            owners[index] = questions.size() + 1;
         }
     }
 
@@ -423,7 +460,10 @@ final class DraftMaker {
                     stems.add(draft, cues.piece().segment());
                 }
             }
-            case WORDS -> draft.words.add(cues);
+            case WORDS -> {
+                draft.words.add(cues);
+                askedByBank(draft, cues);
+            }
             case HINT -> draft.hints.add(announced(cues, piece.step()));
             default -> {
                 draft.keyInColumn |= columns.at(index).isPresent();
@@ -438,6 +478,19 @@ final class DraftMaker {
                 }
             }
         }
+    }
+
+    /** "Fill these in: comb - drone": what the line of the words asks is a part of the question. */
+    private void askedByBank(Draft draft, Cues cues) {
+        String asked = WordBanks.asked(cues.text());
+        if (WordBanks.isLine(cues.text())
+                || asked.equals(cues.text())
+                || WordBanks.behindColon(cues.text()).isEmpty()) {
+            return;
+        }
+        int from = cues.piece().segment().from();
+        int end = cues.line().text().indexOf(asked, from) + asked.length() + 1;
+        stems.add(draft, new Segment(cues.line().number(), from, end));
     }
 
     /** What stands below a question that has its points already is the sum of its group. */
@@ -497,13 +550,17 @@ final class DraftMaker {
 
     private void option(Draft draft, int index, Assigned piece) {
         Cues cues = piece.cues();
-        Optional<String> column = columns.at(index).map(Columns.Use::letter).filter(letter -> !letter.isEmpty());
+        Optional<String> column = columns.at(index)
+                .filter(use -> use.kind() == Columns.Kind.OPTION)
+                .map(Columns.Use::name)
+                .filter(letter -> !letter.isEmpty());
         Optional<Label> label = piece.step().more() || column.isPresent() ? Optional.empty() : optionLabel(cues);
         if (!piece.step().more() || draft.options.isEmpty()) {
             String printed = column.or(() -> label.filter(l -> l.ordinal() > 0).map(Label::printed))
                     .orElse("");
             draft.options.add(new Draft.OptionDraft(
-                    printed, cues.sign().filter(Cues.Sign::right).isPresent() || isTicked(label)));
+                    printed,
+                    cues.sign().filter(Cues.Sign::right).isPresent() || isTicked(label) || isRightColumn(index)));
         }
         if (blocks.at(index).equals(Optional.of(Blocks.Kind.STEP))) {
             step(draft, cues);
@@ -524,6 +581,12 @@ final class DraftMaker {
         int from = matcher.lookingAt() ? matcher.end() : 0;
         draft.ranks.add(from > 0 ? matcher.group().replaceAll("\\D", "") : "");
         addOption(draft, cues, from, cues.piece().segment().to());
+    }
+
+    private boolean isRightColumn(int index) {
+        return columns.at(index)
+                .filter(use -> use.kind() == Columns.Kind.RIGHT_OPTION)
+                .isPresent();
     }
 
     private static boolean isTicked(Optional<Label> label) {

@@ -84,6 +84,10 @@ final class GapParser {
                     .map(part -> part.replaceAll("\\s*,\\s*", " / "))
                     .toList();
         }
+        List<String> counted = counted(text, gaps);
+        if (!counted.isEmpty()) {
+            return counted;
+        }
         for (String separator : List.of(";", ",", "\\s+[-\u2013]\\s+", "/")) {
             List<String> split = List.of(text.split("\\s*" + separator + "\\s*"));
             if (split.size() == gaps) {
@@ -91,6 +95,25 @@ final class GapParser {
             }
         }
         return List.of();
+    }
+
+    /** "1 hive, 2 wax, 3 combs": bare numbers that count exactly as many gaps; empty where they don't. */
+    private static List<String> counted(String text, int gaps) {
+        List<String> parts = new ArrayList<>();
+        int from = -1;
+        for (int number = 1; number <= gaps; number++) {
+            Matcher matcher = Pattern.compile((number == 1 ? "^\\s*" : "(?<=[\\s,;])") + number + "\\s+(?=\\p{L})")
+                    .matcher(text);
+            if (!matcher.find(Math.max(0, from))) {
+                return List.of();
+            }
+            if (from >= 0) {
+                parts.add(text.substring(from, matcher.start()).replaceAll("[\\s,;]+$", ""));
+            }
+            from = matcher.end();
+        }
+        parts.add(text.substring(from));
+        return parts;
     }
 
     private static List<String> spellings(String text) {

@@ -39,7 +39,7 @@ final class KeyListReader {
     private static final Pattern PART_HEAD = Vocabulary.pattern("((?:" + Vocabulary.ALL.either("section")
             + "|(?=.*?:\\s*[(]?\\d{1,3}\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
             + Vocabulary.ALL.either("numbers")
-            + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1\\s*[.):])"
+            + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1(?:\\s*[.):]|\\s+\\p{L}.*\\s2\\s+\\p{L}))"
             + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
 
     /** "distance   Bonus: a cast": what is said of something else behind a wide space. */
@@ -50,6 +50,13 @@ final class KeyListReader {
     private static final Pattern LABELS_BEHIND = Pattern.compile("(?:\\t|\\s{2,})\\p{L}{2,12}\\s*:.*$");
 
     private static final Pattern CODED = Pattern.compile("(?<=^|\\s)([A-Z]{1,3}\\d{1,3})[:.)]?\\s+(?=\\S)");
+
+    private static final Pattern STEPS_OF_PART =
+            Pattern.compile("([IVX]{1,4}|[A-H])\\s*[.:)]\\s*(\\d{1,2}(?:\\s*[,;\u2013-]\\s*\\d{1,2}){2,})[.]?");
+
+    /** "Exercise 3: 1 hive, 2 wax": what is numbered within the answer of one question. */
+    private static final Pattern INNER_NUMBERS = Vocabulary.pattern("(?:" + Vocabulary.ALL.either("question")
+            + ")\\.?\\s*[(]?\\d{1,3}[):.]*\\s+[(]?1[).:]?\\s+\\p{L}.*\\b2[).:]?\\s.*");
 
     /** Shorter answers are whole, whatever stands below them. */
     private static final int UNFINISHED = 30;
@@ -139,6 +146,7 @@ final class KeyListReader {
         }
         int before = items.size();
         tabbed(piece);
+        wholePart(cues);
         String text = withoutHead(
                 cues.line().text().substring(cues.piece().segment().from()).strip());
         Matcher run = RUN.matcher(text);
@@ -169,6 +177,15 @@ final class KeyListReader {
             heading = cues.text();
             last = 0;
             taken.add(piece);
+        }
+    }
+
+    /** "I. 3, 5, 1, 4, 2": the numbers that the steps of a whole part get. */
+    private void wholePart(Cues cues) {
+        Matcher steps = STEPS_OF_PART.matcher(cues.text());
+        if (steps.matches()) {
+            items.add(new KeyList.Item(
+                    steps.group(1), "", steps.group(2), cues.line().number()));
         }
     }
 
@@ -311,17 +328,22 @@ final class KeyListReader {
         String number = "";
         String sign = "";
         int from = -1;
+        boolean inner = INNER_NUMBERS.matcher(text).matches();
         while (matcher.find()) {
             int value = Integer.parseInt(matcher.group(1));
-            boolean next = from < 0
-                    ? matcher.start() == 0
-                    : value == last + 1
-                            || value == last && !matcher.group(2).isEmpty()
-                            || value > last
-                                    && (value <= last + 3 && isBareBehindWord(text, matcher, sign)
-                                            || isApartInList(text, matcher)
-                                            || isApart(text, matcher)
-                                            || isClosedAlike(text, matcher, sign));
+            boolean within =
+                    from >= 0 && inner && Character.isDigit(matcher.group().charAt(0));
+            boolean next = within
+                    ? false
+                    : from < 0
+                            ? matcher.start() == 0
+                            : value == last + 1
+                                    || value == last && !matcher.group(2).isEmpty()
+                                    || value > last
+                                            && (value <= last + 3 && isBareBehindWord(text, matcher, sign)
+                                                    || isApartInList(text, matcher)
+                                                    || isApart(text, matcher)
+                                                    || isClosedAlike(text, matcher, sign));
             if (next) {
                 if (from >= 0) {
                     add(number, text.substring(from, matcher.start()), line);

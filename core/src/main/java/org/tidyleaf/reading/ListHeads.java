@@ -11,17 +11,40 @@ final class ListHeads {
 
     private ListHeads() {}
 
-    /** Whether a whole series of letters or numerals stands over lists. */
+    /**
+     * Whether a whole series of letters or numerals stands over lists. Some may stand over something else, as steps to
+     * number, if there is more below each of them than options leave room for.
+     */
     static boolean are(List<Cues> all, List<Seen> series) {
-        long heads = series.stream().filter(one -> isOverList(all, one.piece())).count();
-        long within = series.stream()
-                .filter(one -> all.get(one.piece())
-                        .line()
-                        .text()
-                        .substring(one.label().end())
-                        .matches("[(]?1[.):].*"))
-                .count();
-        return heads >= 2 && heads + within == series.size();
+        long heads = 0;
+        long others = 0;
+        for (int i = 0; i < series.size(); i++) {
+            Seen one = series.get(i);
+            boolean adjacent = i + 1 < series.size() && series.get(i + 1).piece() == one.piece() + 1;
+            if (isOverList(all, one.piece()) || isOverItsFirst(all, one)) {
+                heads++;
+            } else if (adjacent || one.piece() + 1 == all.size()) {
+                return false;
+            } else {
+                others++;
+            }
+        }
+        return heads >= 2 && others * 2 <= heads && countsOnce(series);
+    }
+
+    /** "I. 1. In winter …": the first of the list stands on the line of its head. */
+    private static boolean isOverItsFirst(List<Cues> all, Seen one) {
+        return all.get(one.piece()).line().text().substring(one.label().end()).matches("[(]?1[.):].*");
+    }
+
+    /** Heads count on through the whole test; options begin anew. */
+    private static boolean countsOnce(List<Seen> series) {
+        for (int i = 1; i < series.size(); i++) {
+            if (series.get(i).label().ordinal() <= series.get(i - 1).label().ordinal()) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Whether the letter or numeral right before or after that of a place stands over a list. */

@@ -49,7 +49,10 @@ final class NumberSeries {
                     && Arrays.stream(here, shared, here.length).allMatch(number -> number == 1);
             fitting += next || deeper ? 1 : 0;
         }
-        return seen.size() >= HabitFinder.CODES_IN_EARNEST && fitting * 4 >= (seen.size() - 1) * 3;
+        boolean pair = seen.size() == 2
+                && fitting == 1
+                && seen.get(0).label().printed().endsWith(".1");
+        return pair || seen.size() >= HabitFinder.CODES_IN_EARNEST && fitting * 4 >= (seen.size() - 1) * 3;
     }
 
     private static int[] numbers(Seen seen) {

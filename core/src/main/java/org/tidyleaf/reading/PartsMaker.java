@@ -338,7 +338,10 @@ final class PartsMaker {
                 .map(option -> prose.text(option.segments))
                 .toList();
         List<String> labels = draft.options.stream().map(option -> option.label).toList();
-        List<Integer> key = draft.ranks.size() == items.size() ? byRank(draft.ranks) : byLetters(said, labels);
+        boolean blank = draft.ranks.stream().allMatch(String::isEmpty);
+        List<String> ranks = blank ? List.of(said.strip().split("[^\\d]+")) : draft.ranks;
+        boolean ranked = draft.ranks.size() == items.size() && ranks.size() == items.size();
+        List<Integer> key = ranked ? byRank(ranks) : byLetters(said, labels);
         return new Order(particulars, items, key);
     }
 
@@ -411,7 +414,8 @@ final class PartsMaker {
     static List<String> words(List<Cues> lines) {
         List<String> words = new ArrayList<>();
         for (Cues cues : lines) {
-            List<String> named = WordBanks.named(cues.text());
+            List<String> bank = WordBanks.named(cues.text());
+            List<String> named = bank.isEmpty() ? WordBanks.behindColon(cues.text()) : bank;
             if (!named.isEmpty()) {
                 words.addAll(named);
                 continue;

@@ -109,6 +109,14 @@ final class PointsFinder {
                 : Optional.empty();
     }
 
+    /** What each of several questions gets of a total: whole or half points, at least one; empty where it doesn't come out even. */
+    static Optional<BigDecimal> share(BigDecimal total, int questions) {
+        BigDecimal halves = total.multiply(BigDecimal.valueOf(2));
+        BigDecimal[] parts = halves.divideAndRemainder(BigDecimal.valueOf(questions));
+        boolean even = parts[1].signum() == 0 && parts[0].compareTo(BigDecimal.valueOf(2)) >= 0;
+        return even ? Optional.of(total.divide(BigDecimal.valueOf(questions)).stripTrailingZeros()) : Optional.empty();
+    }
+
     private static BigDecimal number(Matcher matcher) {
         for (int i = 1; i <= matcher.groupCount(); i++) {
             int group = i;

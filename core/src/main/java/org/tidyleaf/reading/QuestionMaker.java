@@ -52,6 +52,8 @@ final class QuestionMaker {
     private final List<Section> sections;
     private final boolean mostKeyed;
 
+    private static final Pattern INITIAL_BEHIND = Pattern.compile("(.*\\w[.!])\\s+[(\\[]?(\\p{L})[)\\]]?\\s*");
+
     private QuestionMaker(Source source, List<Section> sections, boolean mostKeyed) {
         this.source = source;
         this.prose = new ProseMaker(source);
@@ -238,6 +240,11 @@ final class QuestionMaker {
             return numberIfOne(new TextEntry(particulars, draft.gapAnswers));
         }
         Optional<List<String>> pair = gaps == 0 ? judgedBy(draft) : Optional.empty();
+        Optional<Question> initialled =
+                said.isEmpty() ? pair.flatMap(words -> withInitialBehind(particulars, words)) : Optional.empty();
+        if (initialled.isPresent()) {
+            return initialled.get();
+        }
         if (pair.isPresent() && (said.isEmpty() || byInitial(said, pair.get()).isPresent())) {
             Set<Integer> chosen = byInitial(said, pair.get()).map(Set::of).orElse(Set.of());
             return new TrueFalse(particulars, judgementOptions(pair.get()), chosen);
@@ -261,6 +268,17 @@ final class QuestionMaker {
             return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
         }
         return withoutKey(draft, particulars, said);
+    }
+
+    /** "Drones gather pollen.  f": behind the whole sentence the first letter of what it is judged to be. */
+    private static Optional<Question> withInitialBehind(Particulars particulars, List<String> words) {
+        Matcher behind = INITIAL_BEHIND.matcher(particulars.stem().plain());
+        if (!behind.matches()) {
+            return Optional.empty();
+        }
+        return byInitial(behind.group(2), words)
+                .map(chosen -> new TrueFalse(
+                        particulars.withStem(Prose.of(behind.group(1))), judgementOptions(words), Set.of(chosen)));
     }
 
     /** "His rule had brass ends. ___T___": the rule behind a whole sentence was for its judgement. */

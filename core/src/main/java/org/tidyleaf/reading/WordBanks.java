@@ -16,6 +16,11 @@ final class WordBanks {
 
     private static final Pattern WORD = Pattern.compile("[^.:?!]{1,30}");
 
+    private static final Pattern BEHIND_COLON = Pattern.compile("([^:]{3,80}):\\s*(.{5,200}?)[.]?\\s*");
+
+    /** More words than that without a gap are no bank. */
+    private static final int MOST_LEFT_OVER = 4;
+
     /** Two words are a choice, no bank. */
     private static final int FEWEST = 3;
 
@@ -24,6 +29,27 @@ final class WordBanks {
     /** "Word bank: comb, drone, nectar": a line that is nothing but a bank. */
     static boolean isLine(String text) {
         return LINE.matcher(text).matches() && !named(text).isEmpty();
+    }
+
+    /**
+     * "Fill these in: comb - drone - nectar" right above a text with about as many gaps: whatever words ask for it, the list
+     * is for the gaps.
+     */
+    static boolean isFor(String text, int gaps) {
+        int words = behindColon(text).size();
+        return gaps >= FEWEST && words >= gaps && words <= gaps + MOST_LEFT_OVER;
+    }
+
+    /** What stands before the colon of a list of words; the whole text where there is none. */
+    static String asked(String text) {
+        Matcher list = BEHIND_COLON.matcher(text);
+        return list.matches() ? list.group(1) : text;
+    }
+
+    /** The words listed behind the first colon; empty where none are. */
+    static List<String> behindColon(String text) {
+        Matcher list = BEHIND_COLON.matcher(text);
+        return list.matches() ? list(list.group(2)) : List.of();
     }
 
     /** The words that the text lists behind its colon; empty where it lists none. */
