@@ -35,6 +35,8 @@ final class BlockFinder {
     private static final Pattern BANK_LINE = Pattern.compile(
             "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,}");
 
+    private static final Pattern BLANK_CELL = Pattern.compile(TICK.pattern() + "|[A-Za-z]|\\d|[_.\u2026]+");
+
     private static final int FEWEST_PAIRS = 3;
 
     private final List<Cues> all;
@@ -75,6 +77,11 @@ final class BlockFinder {
                 && !hasTicks(table);
         if (toComplete) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.CELL));
+            return;
+        }
+        if (!table.isEmpty() && isAroundBlanks(table)) {
+            table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
+            lead(lead);
             return;
         }
         if (!table.isEmpty() && isGrid(table)) {
@@ -274,6 +281,29 @@ final class BlockFinder {
                 && table.stream()
                         .filter(piece -> cell(piece).orElseThrow().column() % 2 == 0)
                         .allMatch(piece -> all.get(piece).text().matches("[(]?(?:\\d{1,2}|[A-Za-z]|[ivx]{1,4})[.)]?"));
+    }
+
+    /** Three columns: what is paired, a box or a blank for a letter, and lettered targets. */
+    private boolean isAroundBlanks(List<Integer> table) {
+        List<Integer> targets = table.stream()
+                .filter(piece -> cell(piece).orElseThrow().column() == 2)
+                .toList();
+        long items = table.stream()
+                .filter(piece -> cell(piece).orElseThrow().column() == 0)
+                .count();
+        boolean lettered = targets.size() >= FEWEST_PAIRS;
+        for (int i = 0; i < targets.size(); i++) {
+            String letter = String.valueOf((char) ('A' + i));
+            lettered &= all.get(targets.get(i)).text().matches("(?i)[(]?" + letter + "[).:]?\\s+\\S.*");
+        }
+        return lettered
+                && items >= FEWEST_PAIRS
+                && items <= targets.size()
+                && table.stream().allMatch(piece -> cell(piece).orElseThrow().columns() == 3)
+                && table.stream()
+                        .filter(piece -> cell(piece).orElseThrow().column() == 1)
+                        .allMatch(piece ->
+                                BLANK_CELL.matcher(all.get(piece).text()).matches());
     }
 
     /** What stands right above the pairs asks for them, unless it heads a section. */

@@ -177,7 +177,10 @@ final class CueFinder {
         int labelAt = skipBlank(line.text(), start, segment.to());
         List<Label> first = LabelFinder.find(line.text(), labelAt, segment.to());
         List<Label> behindBox = behindBox(line.text(), first, segment.to());
-        List<Label> labels = behindBox.isEmpty() ? first : behindBox;
+        // "A rule   B tape   [1]": what stands behind options is their worth and numbers nothing.
+        boolean worth =
+                !piece.first() && PointsFinder.isPointsOnly(text) || !piece.first() && text.matches("\\[\\d{1,2}]");
+        List<Label> labels = worth ? List.of() : behindBox.isEmpty() ? first : behindBox;
         boolean boxed = labels.stream().anyMatch(label -> label.kind() == Label.Kind.BOX);
         Set<Trait> traits = traits(line, segment, text, words);
         if (boxed) {

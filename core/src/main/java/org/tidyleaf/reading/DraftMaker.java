@@ -104,8 +104,10 @@ final class DraftMaker {
         }
         pointsOfSections();
         linkPassages();
+        boolean lineNumbersNeeded = LineNumbers.areNeeded(source);
         List<Stimulus> stimuli = new ArrayList<>(passages.stream()
-                .map(p -> new Stimulus(prose.text(p.segments())))
+                .map(p -> new Stimulus(
+                        prose.text(lineNumbersNeeded ? p.segments() : LineNumbers.without(source, p.segments()))))
                 .toList());
         PartSplitter splitter = new PartSplitter(source, stems, roles, owners);
         List<Draft> whole = splitter.split(questions);

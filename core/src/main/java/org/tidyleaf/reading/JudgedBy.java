@@ -1,13 +1,17 @@
 package org.tidyleaf.reading;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** The two words by which a heading or a lead says that statements are judged: "richtig oder falsch?", "T or F". */
 final class JudgedBy {
 
     private static final Pattern LETTERS = Pattern.compile("\\bT\\b\\W{0,3}(?:or|/|,)?\\W{0,3}\\bF\\b");
+
+    private static final Pattern NEITHER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("neither") + "\\b");
 
     private JudgedBy() {}
 
@@ -23,6 +27,28 @@ final class JudgedBy {
             }
         }
         return LETTERS.matcher(text).find() ? Optional.of(List.of("True", "False")) : Optional.empty();
+    }
+
+    /** The pair and a third word for what can't be told: "True, False or Not given"; empty where the text names no third. */
+    static Optional<List<String>> threeIn(String text) {
+        Matcher third = NEITHER.matcher(text);
+        boolean named = Vocabulary.ALL.mentions(Vocabulary.wordsOf(text), "neither") && third.find();
+        return named
+                ? in(text).map(pair ->
+                        List.of(pair.get(0), pair.get(1), capital(third.group().toLowerCase(Locale.ROOT))))
+                : Optional.empty();
+    }
+
+    /** Which of the words is meant: written out, or by the first letters of its words, "NG"; empty where none is. */
+    static Optional<Integer> place(String said, List<String> words) {
+        String bare = said.strip().replaceAll("[.;,]$", "");
+        for (int i = 0; i < words.size(); i++) {
+            String initials = words.get(i).replaceAll("(\\p{L})\\p{L}*\\s*", "$1");
+            if (bare.equalsIgnoreCase(words.get(i)) || bare.equalsIgnoreCase(initials)) {
+                return Optional.of(i);
+            }
+        }
+        return Optional.empty();
     }
 
     private static String capital(String word) {

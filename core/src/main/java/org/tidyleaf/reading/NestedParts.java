@@ -82,7 +82,8 @@ final class NestedParts {
         for (int i = 0; i < parts.size(); i++) {
             int next = i + 1 < parts.size() ? parts.get(i + 1) : end;
             boolean pointed = all.subList(parts.get(i), next).stream()
-                    .anyMatch(cues -> POINTS_BEHIND.matcher(cues.text()).find());
+                    .anyMatch(cues -> cues.is(Cues.Trait.POINTS_ONLY)
+                            || POINTS_BEHIND.matcher(cues.text()).find());
             if (!pointed) {
                 return false;
             }

@@ -128,9 +128,9 @@ final class PartsMaker {
             right = right.stream().map(this::withoutBlank).toList();
         }
         Side rights = side(right).orAside(labels(draft, 2));
-        List<Integer> written = lefts.blanks().stream()
-                .map(letter -> indexOf(rights.labels(), letter))
-                .toList();
+        List<String> between = writtenBetween(draft);
+        List<Integer> written = (between.isEmpty() ? lefts.blanks() : between)
+                .stream().map(letter -> indexOf(rights.labels(), letter)).toList();
         boolean whole = !written.isEmpty() && !written.contains(-1);
         List<Integer> before = numbered.map(numbers -> lefts.labels().stream()
                         .map(label -> indexOf(numbers, label))
@@ -182,6 +182,9 @@ final class PartsMaker {
             Segment segment = cues.piece().segment();
             Optional<Cell> cell = cues.line().layout().cell();
             if (cell.isPresent()) {
+                if (isBlankBetween(cell.get())) {
+                    continue;
+                }
                 boolean label = cell.get().columns() == 4 && cell.get().column() % 2 == 0;
                 if (!label) {
                     (cell.get().column() < cell.get().columns() / 2 ? left : right).add(segment);
@@ -209,6 +212,22 @@ final class PartsMaker {
             }
         }
         return equals;
+    }
+
+    /** The middle one of three columns is for the letter of what goes with it. */
+    private static boolean isBlankBetween(Cell cell) {
+        return cell.columns() == 3 && cell.column() == 1;
+    }
+
+    private static List<String> writtenBetween(Draft draft) {
+        return draft.pairs.stream()
+                .filter(cues -> cues.line()
+                        .layout()
+                        .cell()
+                        .filter(PartsMaker::isBlankBetween)
+                        .isPresent())
+                .map(cues -> cues.text().strip())
+                .toList();
     }
 
     /** A first row in bold over rows that are not names the two columns. */
@@ -297,8 +316,9 @@ final class PartsMaker {
     private static List<Integer> keyByWords(String said, Side lefts, Side rights) {
         List<Integer> key = new ArrayList<>();
         for (Prose left : lefts.texts()) {
-            Matcher matcher = Pattern.compile("(?i)(?:^|[\\s,;(])" + Pattern.quote(left.plain())
-                            + "\\s*[-\u2013:=\u2192]\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)")
+            Matcher matcher = Pattern.compile(
+                            "(?i)(?:^|[\\s,;(])" + Pattern.quote(left.plain())
+                                    + "(?:\\s*[-\u2013:=\u2192]\\s*|\\s+(?=(?:[A-Z]|\\d)\\s*(?:[,;.]|$)))([A-Za-z]|\\d{1,2})(?=\\W|$)")
                     .matcher(said);
             int place = matcher.find() ? indexOf(rights.labels(), matcher.group(1)) : -1;
             place = place < 0 ? byWords(said, left.plain(), rights) : place;

@@ -139,6 +139,19 @@ final class QuestionMaker {
     }
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {
+        Optional<List<String>> three = draft.options.isEmpty()
+                        && particulars.stem().gapCount() == 0
+                ? JudgedBy.threeIn(says(draft))
+                        .or(() -> JudgedBy.threeIn(prose.text(draft.lead).plain()))
+                : Optional.empty();
+        if (three.isPresent()) {
+            Set<Integer> chosen = JudgedBy.place(key.text().orElse(""), three.get())
+                    .map(Set::of)
+                    .orElse(Set.of());
+            if (key.text().isEmpty() || !chosen.isEmpty()) {
+                return new SingleChoice(particulars, judgementOptions(three.get()), chosen);
+            }
+        }
         if (hasOnlyBlanks(draft)) {
             return blanks(draft, particulars, key.text().orElse(""));
         }

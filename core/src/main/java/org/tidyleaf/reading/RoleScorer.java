@@ -60,10 +60,12 @@ final class RoleScorer {
         this.loneHeads = loneHeads(all, habits);
         this.topHead = topHead(all);
         this.firstChained = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
-        all.forEach(cues -> {
+        for (int i = 0; i < all.size(); i++) {
+            Cues cues = all.get(i);
             stemLabels.put(cues, habits.stemLabel(cues).isPresent());
-            optionLabels.put(cues, habits.optionLabel(cues));
-        });
+            // What is a part for certain offers nothing, though options elsewhere are lettered like it.
+            optionLabels.put(cues, habits.parts().contains(i) ? Optional.empty() : habits.optionLabel(cues));
+        }
         this.lessons = lessons;
     }
 
