@@ -35,6 +35,12 @@ final class BlockFinder {
     private static final Pattern BANK_LINE = Pattern.compile(
             "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,}");
 
+    private static final Pattern PAIRING = Pattern.compile(
+            "[(\\[]?\\p{L}[).:\\]]\\s*\\p{L}{1,3}\\s*[-\u2013:\u2192]\\s*\\w{1,3}(?:[,;]?\\s+\\p{L}{1,3}\\s*[-\u2013:\u2192]\\s*\\w{1,3})+");
+
+    private static final Pattern WORDS_APART = Pattern.compile(
+            "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:(?:\\s{3,}|\\t+)\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,}");
+
     private static final Pattern BLANK_CELL = Pattern.compile(TICK.pattern() + "|[A-Za-z]|\\d|[_.\u2026]+");
 
     private static final int FEWEST_PAIRS = 3;
@@ -65,6 +71,11 @@ final class BlockFinder {
         if (bank) {
             found.put(lead, Blocks.Kind.WORDS);
             gapped(lead + 1);
+            return;
+        }
+        if (isBankBelow(lead)) {
+            found.put(lead + 1, Blocks.Kind.WORDS);
+            gapped(lead + 2);
             return;
         }
         List<Integer> table = tableBelow(lead + 1);
@@ -212,6 +223,12 @@ final class BlockFinder {
         while (end < all.size() && isRightOnly(end)) {
             end++;
         }
+        if (end + 1 < all.size() && isPairing(end) && isPairing(end + 1)) {
+            for (int i = from; i < end; i++) {
+                found.put(i, Blocks.Kind.LISTED);
+            }
+            return;
+        }
         for (int i = from; i < end; i++) {
             found.put(i, Blocks.Kind.PAIR);
         }
@@ -350,6 +367,11 @@ final class BlockFinder {
                                 && label.ordinal() == before.get().ordinal() + 1);
     }
 
+    /** "(A) P-3, Q-1, R-2": an option that says which goes with which. */
+    private boolean isPairing(int piece) {
+        return isLettered(piece) && PAIRING.matcher(all.get(piece).text()).matches();
+    }
+
     private static boolean isPairLine(Cues cues) {
         String[] sides = BETWEEN.split(cues.text(), 2);
         return sides.length == 2
@@ -408,6 +430,18 @@ final class BlockFinder {
             found.put(i, Blocks.Kind.WORDS);
         }
         gapped(text);
+    }
+
+    /** A line of nothing but words, far apart, and below it lines with about as many gaps: whatever asks for it. */
+    private boolean isBankBelow(int lead) {
+        if (lead + 2 >= all.size()
+                || !all.get(lead + 1).labels().isEmpty()
+                || !WORDS_APART.matcher(all.get(lead + 1).text()).matches()) {
+            return false;
+        }
+        int words = all.get(lead + 1).text().split("\\s{3,}|\\t+").length;
+        int gaps = gapsBelow(lead + 2);
+        return gaps >= FEWEST_PAIRS && words >= gaps && words <= gaps + FEWEST_PAIRS;
     }
 
     /** The gaps of the lines right below that have no labels of their own. */

@@ -28,6 +28,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
         ROW,
         /** A cell of a table to complete. */
         CELL,
+        /** A line that goes on with its question, whatever its letters or numbers look like. */
+        LISTED,
         /** Words to choose from. */
         WORDS,
         /** The text that the words go into. */
@@ -70,7 +72,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case ROW, CELL -> new Step(Role.ROW, false, inside);
             case WORDS -> new Step(Role.WORDS, false, inside);
             case GAP_ANSWER, PAIR_KEY -> new Step(Role.KEY, false, inside);
-            case GAPPED -> new Step(Role.STEM, true, 0);
+            case GAPPED, LISTED -> new Step(Role.STEM, true, 0);
             case SUB_PART ->
                 from.option() > 0 ? new Step(Role.OPTION, true, from.option()) : new Step(Role.STEM, true, 0);
         });

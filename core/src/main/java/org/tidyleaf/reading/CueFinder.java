@@ -60,7 +60,7 @@ final class CueFinder {
     private static final Pattern FILL_IN_BARE =
             Vocabulary.pattern("(?:" + WORDS.either("fill") + "\\s*:\\s*(?:/\\s*\\d+)?\\s*){1,6}");
     private static final Pattern RULE = Pattern.compile(
-            "[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}.{0,40}?[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]{2,}|[~=*\\-\u2013\u2014#|+]{2,}");
+            "([~=*_\\-\u2013\u2014#.\u2022\u00b7+|])\\1[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]*.{0,40}?[~=*_\\-\u2013\u2014#.\u2022\u00b7+|]*\\1\\1|[~=*\\-\u2013\u2014#|+]{2,}");
     /** A bullet whose own line is empty: a list within it goes on below. */
     private static final Pattern LONE_BULLET = Pattern.compile("[\u2022\u25e6\u25aa\u25cf\u2043\u00b7\u2013-]");
 
@@ -107,8 +107,8 @@ final class CueFinder {
     /** A title with the date's blank far behind it is still a title. */
     private static final Pattern FAR_BEHIND = Pattern.compile("(\\S[^_|]{7,}?)(?:\\t|\\s{4,}|\\s+\\|\\s).*");
 
-    private static final Pattern TYPE_HEAD = Vocabulary.pattern(
-            "(?:[IVX]{1,5}[.)]\\s*|[A-Z][.)]\\s*)?" + WORDS.either("type_head") + "\\b(?:[^?]{0,60})");
+    private static final Pattern TYPE_HEAD = Vocabulary.pattern("(?:[IVX]{1,5}[.)]\\s*|[A-Z][.)]\\s*)?"
+            + WORDS.either("type_head") + "\\b(?:[^?]{0,60}|\\s*[-\u2013\u2014:]\\s[^?]{0,140})");
 
     /** The line breaks between the words of "True / False". */
     private static final Pattern HALF_PAIR = Pattern.compile("(?:/|[\u2610\u25a1\u25cb\u25ef]|\\[\\s?])\\s*$");
@@ -123,6 +123,9 @@ final class CueFinder {
         markLoneJudgements(all);
         BareLetters.label(all);
         BareNumbers.label(all);
+        NumberedGaps.label(all);
+        IndentedNumbers.label(all);
+        BoxesBehind.label(all);
         ListedOptions.label(all);
         AnswerLetters.mark(all);
         PairKeys.mark(all);
@@ -345,7 +348,7 @@ final class CueFinder {
         add(
                 traits,
                 Trait.TYPE_HEAD,
-                text.length() < SHORT
+                text.length() < LONG
                         && WORDS.mentions(words, "type_head")
                         && TYPE_HEAD.matcher(text).matches());
         add(traits, Trait.TEST_WORD, text.length() < SHORT * 2 && WORDS.mentions(words, "test_word"));

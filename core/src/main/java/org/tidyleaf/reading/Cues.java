@@ -126,6 +126,14 @@ record Cues(
         return new Cues(piece, line, text, margin, List.of(), Optional.of(other), lead, words, traits);
     }
 
+    /** The same piece as an option whose box stands behind it, from that place on. */
+    Cues withBoxBehind(int from, boolean ticked) {
+        int start = piece.segment().from();
+        Label box = new Label(Label.Kind.BOX, 0, ticked ? "[x]" : "[ ]", Label.Kind.BOX.name(), start, start);
+        Sign end = new Sign(from, piece.segment().to(), ticked);
+        return new Cues(piece, line, text, margin, List.of(box), Optional.of(end), lead, words, traits);
+    }
+
     /** The same piece as one that announces something. */
     Cues withLead(Lead other) {
         return new Cues(piece, line, text, margin, labels, sign, Optional.of(other), words, traits);

@@ -204,7 +204,7 @@ final class DraftMaker {
         askedAbove.clear();
         labelsOfSection = cues.labels().stream()
                 .map(Label::shape)
-                .filter(HabitFinder::isWorded)
+                .filter(this::headsByShape)
                 .toList();
         askedBy(cues).ifPresent(askedAbove::add);
         Optional<PointsFinder.Found> each = each(cues);
@@ -216,6 +216,11 @@ final class DraftMaker {
                 })
                 .orElse(cues.text());
         sections.add(new Section(title.strip(), Prose.EMPTY));
+    }
+
+    /** Whether labels of that shape count groups and the questions within them otherwise. */
+    private boolean headsByShape(String shape) {
+        return HabitFinder.isWorded(shape) || habits.stemShapes().containsKey(shape + ">");
     }
 
     /** "Exercise 3. Match the halves.": what the heading of a section asks, if it asks anything. */
@@ -288,6 +293,11 @@ final class DraftMaker {
                     margin.map(m -> new Draft.Announced(m.group(1), cues.piece().segment()));
         }
         margin(draft, cues);
+        List<Segment> aroundNumber = NumberedGaps.around(cues, label);
+        if (!aroundNumber.isEmpty()) {
+            aroundNumber.forEach(segment -> stems.add(draft, segment));
+            return;
+        }
         stems.add(
                 draft,
                 new Segment(cues.line().number(), from, cues.piece().segment().to()));

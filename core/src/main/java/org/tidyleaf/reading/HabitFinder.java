@@ -12,6 +12,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
@@ -66,6 +67,7 @@ final class HabitFinder {
         headings.addAll(worded);
         headings.addAll(numberedHeads);
         headings.addAll(directions(all));
+        headings.addAll(ListHeads.dashed(all));
         Set<Integer> within = new HashSet<>(numbered);
         within.addAll(inBlocks);
         series.forEach((shape, seen) -> {
@@ -85,7 +87,7 @@ final class HabitFinder {
         });
         withoutStatements(all, series, options);
         keepStrongerReading(series, options);
-        numberedOptions(series, chains, options);
+        numberedOptions(all, series, chains, options);
         withoutListsInStems(all, chains, options);
         Map<String, Integer> stems = new HashMap<>();
         Set<Integer> chained = new HashSet<>();
@@ -185,11 +187,12 @@ final class HabitFinder {
             List<Seen> kept = new ArrayList<>();
             for (Seen seen : chains.get(shape)) {
                 Cues cues = all.get(seen.piece());
-                boolean head = ones.contains(seen.piece() + 1)
+                boolean headed = ones.contains(seen.piece() + 1)
                         && cues.is(Trait.HEADING)
                         && !cues.is(Trait.QUESTION_MARK)
                         && !isWorded(shape)
                         && seen.label().kind() == Label.Kind.NUMBER;
+                boolean head = headed || isOverDeeperQuestions(all, seen, series.get(shape + ">"));
                 if (head) {
                     heads.add(seen.piece());
                 } else {
@@ -201,6 +204,32 @@ final class HabitFinder {
             }
         }
         return heads;
+    }
+
+    /** "1. Tick the right answer." and right below, further in, numbers from 1 that have their own places to answer. */
+    private static boolean isOverDeeperQuestions(List<Cues> all, Seen head, @Nullable List<Seen> deeper) {
+        if (deeper == null || asksForOrder(all.get(head.piece()))) {
+            return false;
+        }
+        int answered = 0;
+        int count = 0;
+        for (Seen seen : deeper) {
+            boolean next = seen.piece() > head.piece() && seen.label().ordinal() == count + 1;
+            if (next) {
+                count++;
+                answered += isAnswered(all, seen.piece()) && !isBlank(all, seen) ? 1 : 0;
+            } else if (count > 0) {
+                break;
+            }
+        }
+        boolean close = deeper.stream().anyMatch(seen -> seen.piece() == head.piece() + 1);
+        return close && count > 1 && answered * 3 >= count * 2;
+    }
+
+    private static boolean isPointed(List<Cues> all, int piece) {
+        String text = all.get(piece).text();
+        return PointsFinder.beside(text).isPresent()
+                || PointsFinder.bareBeside(text).isPresent();
     }
 
     private static boolean asks(List<Cues> all, int piece) {
@@ -377,14 +406,27 @@ final class HabitFinder {
 
     /** Numbers that begin anew within other numbers letter options ("1) oats 2) hay" under "Question 3."). */
     private static void numberedOptions(
-            Map<String, List<Seen>> series, Map<String, List<Seen>> chains, Map<String, Integer> options) {
+            List<Cues> all,
+            Map<String, List<Seen>> series,
+            Map<String, List<Seen>> chains,
+            Map<String, Integer> options) {
         for (String shape : List.copyOf(chains.keySet())) {
             List<Seen> seen = series.get(shape);
             long restarts = seen.stream().filter(s -> s.label().ordinal() == 1).count();
             boolean restartsOften = restarts >= 2 && seen.size() <= restarts * LONGEST_OPTIONS;
             boolean others = chains.entrySet().stream()
-                    .anyMatch(e -> !e.getKey().equals(shape) && e.getValue().size() >= restarts);
-            if (seen.get(0).label().kind() == Label.Kind.NUMBER && restartsOften && others && !isWorded(shape)) {
+                    .anyMatch(e -> !e.getKey().startsWith(shape) && e.getValue().size() >= restarts);
+            boolean asking = shape.endsWith(">")
+                    && seen.stream()
+                                            .filter(s -> asks(all, s.piece()) || isPointed(all, s.piece()))
+                                            .count()
+                                    * 3
+                            >= seen.size() * 2;
+            if (seen.get(0).label().kind() == Label.Kind.NUMBER
+                    && restartsOften
+                    && others
+                    && !asking
+                    && !isWorded(shape)) {
                 chains.remove(shape);
                 options.put(shape, countInRuns(seen, Set.of()));
             }
@@ -399,7 +441,7 @@ final class HabitFinder {
             int first = inner.get(0).piece();
             int last = inner.get(inner.size() - 1).piece();
             boolean enclosed = chains.entrySet().stream()
-                    .filter(e -> !e.getKey().equals(shape) && e.getValue().size() > inner.size())
+                    .filter(e -> !e.getKey().startsWith(shape) && e.getValue().size() > inner.size())
                     .anyMatch(e -> isEnclosed(all, e.getValue(), first, last)
                             || isWorded(e.getKey()) && isBelowLast(all, e.getValue(), inner));
             if (enclosed) {

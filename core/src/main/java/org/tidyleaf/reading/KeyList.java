@@ -16,7 +16,8 @@ import java.util.regex.Pattern;
 record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
 
     /** "3. larva [1]": the points that a marking guide prints behind its answers. */
-    private static final Pattern POINTS_BEHIND = Pattern.compile("(.*\\S)\\s+(?:\\[\\d{1,2}]|\\(\\d{1,2}\\))\\s*");
+    private static final Pattern POINTS_BEHIND =
+            Pattern.compile("(.*\\S)(?:\\s+(?:\\[\\d{1,2}]|\\(\\d{1,2}\\))|\\s{4,}\\d{1,2})\\s*");
 
     private static final int SEVERAL = 3;
 

@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -8,6 +9,8 @@ import java.util.Optional;
  * letters or numerals over lists head groups of questions and are no options, whatever the keys at the end look like.
  */
 final class ListHeads {
+
+    private static final List<String> NUMERALS = List.of("I", "II", "III", "IV", "V", "VI", "VII", "VIII", "IX", "X");
 
     private ListHeads() {}
 
@@ -30,6 +33,24 @@ final class ListHeads {
             }
         }
         return heads >= 2 && others * 2 <= heads && countsOnce(series);
+    }
+
+    /** "I - Multiple choice", "II - Open questions": numerals that count on through the test, each before a dash. */
+    static List<Integer> dashed(List<Cues> all) {
+        List<Integer> found = new ArrayList<>();
+        for (int i = 0; i < all.size() && found.size() < NUMERALS.size(); i++) {
+            boolean next = all.get(i).text().matches(NUMERALS.get(found.size()) + "\\s*[\u2013\u2014-]\\s*\\p{Lu}.*")
+                    && !all.get(i).is(Cues.Trait.OFF_BODY);
+            boolean apart = found.isEmpty() || i > found.get(found.size() - 1) + 1;
+            if (next && apart) {
+                found.add(i);
+            }
+        }
+        return found.size() > 1 ? found : List.of();
+    }
+
+    static boolean isDashed(String text) {
+        return text.matches("[IVX]{1,4}\\s*[\u2013\u2014-]\\s*\\p{Lu}.*");
     }
 
     /** "I. 1. In winter …": the first of the list stands on the line of its head. */

@@ -1,7 +1,9 @@
 package org.tidyleaf.reading;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -65,6 +67,11 @@ final class PartSplitter {
         boolean judgedLines = draft.options.size() > 1
                 && draft.options.stream().allMatch(option -> !option.signed && StemTrimmer.endsWithPair(text(option)));
         if (judgedLines) {
+            return true;
+        }
+        boolean boxed = draft.options.size() > 1
+                && draft.options.stream().allMatch(option -> option.label.isEmpty() && !option.signed);
+        if (boxed && draft.words.isEmpty() && draft.ranks.isEmpty() && areJudged(draft)) {
             return true;
         }
         boolean lettered = draft.options.size() > 1
@@ -147,6 +154,10 @@ final class PartSplitter {
         draft.hints.forEach(
                 said -> part(parts, draft, said.segment().line()).hints.add(said));
         draft.writing.forEach(line -> part(parts, draft, line).writing.add(line));
+        boolean together = parts.stream().allMatch(part -> part.points.isEmpty());
+        Optional<BigDecimal> share =
+                together ? draft.points.flatMap(points -> PointsFinder.share(points, parts.size())) : Optional.empty();
+        share.ifPresent(points -> parts.forEach(part -> part.points = Optional.of(points)));
         return parts;
     }
 

@@ -15,7 +15,8 @@ final class PointsFinder {
     private static final Pattern ONLY = Vocabulary.pattern(
             "[(\\[]?\\s*(?:" + NUMBER + "\\s*" + WORD + "\\.?|" + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");
     private static final Pattern AT_END = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD
-            + "\\.?\\s*[)\\]]|(?<=\\S\\s{5,90}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
+            + "\\.?\\s*[)\\]]|[(\\[]\\s*" + WORD + "\\.?\\s*[:=]?\\s*" + NUMBER
+            + "\\s*[)\\]]|(?<=\\S\\s{5,90}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
             + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
@@ -24,6 +25,9 @@ final class PointsFinder {
             "[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD + "\\.?\\s*(?:for\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
     private static final Pattern EACH_BEFORE =
             Vocabulary.pattern("[(\\[]?\\b" + EACH + "\\b[^.()\\d]{0,40}?" + NUMBER + "\\s*" + WORD + "\\b[)\\]]?");
+
+    private static final Pattern EACH_AFTER = Vocabulary.pattern("[(\\[]\\s*" + WORD + "\\.?\\s*[:=]?\\s*" + NUMBER
+            + "\\s*(?:\\p{L}{2,4}\\s)?" + EACH + "[^)\\]]{0,30}[)\\]]");
 
     /** "(5 x 2 = 10 points)": so many questions with so many points. */
     private static final Pattern PRODUCT = Vocabulary.pattern("[(\\[]?\\b\\d{1,2}\\s*[x\u00d7*]\\s*" + NUMBER
@@ -91,7 +95,7 @@ final class PointsFinder {
 
     /** Points for each of several questions. */
     static Optional<Found> each(String text) {
-        for (Pattern pattern : new Pattern[] {PRODUCT, EACH_BEHIND, EACH_BEFORE}) {
+        for (Pattern pattern : new Pattern[] {PRODUCT, EACH_BEHIND, EACH_AFTER, EACH_BEFORE}) {
             Matcher matcher = pattern.matcher(text);
             if (matcher.find()) {
                 return Optional.of(new Found(number(matcher), matcher.start(), matcher.end()));

@@ -66,6 +66,9 @@ final class ProseMaker {
     }
 
     private boolean isNewParagraph(List<Segment> segments, int i) {
+        if (segments.get(i - 1).line() == segments.get(i).line()) {
+            return false;
+        }
         String above = source.text(segments.get(i - 1)).strip();
         String here = source.text(segments.get(i)).strip();
         boolean sentenceOver = above.matches("(?s).*[.!?:;][\"'\u201d\u2019)\\]]?");

@@ -155,6 +155,9 @@ final class QuestionMaker {
         if (hasOnlyBlanks(draft)) {
             return blanks(draft, particulars, key.text().orElse(""));
         }
+        if (isBegunList(draft)) {
+            return begunList(draft, particulars, key.text().orElse(""));
+        }
         if (isSpellings(draft, particulars)) {
             return spellings(draft, particulars);
         }
@@ -177,6 +180,37 @@ final class QuestionMaker {
                         .map(option -> prose.text(option.segments).plain())
                         .allMatch(text -> ProseMaker.gapsIn(text) == 1
                                 && text.codePoints().noneMatch(Character::isLetterOrDigit));
+    }
+
+    /** "a) head  b) ____  c) ____": the first as an example, the others to write. */
+    private boolean isBegunList(Draft draft) {
+        List<String> texts = draft.options.stream()
+                .map(option -> prose.text(option.segments).plain())
+                .toList();
+        long blank = texts.stream()
+                .filter(text ->
+                        ProseMaker.gapsIn(text) == 1 && text.codePoints().noneMatch(Character::isLetterOrDigit))
+                .count();
+        return blank > 1
+                && texts.stream().allMatch(text -> ProseMaker.gapsIn(text) <= 1)
+                && draft.options.stream().noneMatch(option -> option.signed);
+    }
+
+    private TextEntry begunList(Draft draft, Particulars particulars, String said) {
+        List<Inline> parts = new ArrayList<>();
+        int gaps = particulars.stem().gapCount();
+        for (Draft.OptionDraft option : draft.options) {
+            boolean gap = ProseMaker.gapsIn(prose.text(option.segments).plain()) == 1;
+            parts.add(new Inline.Text(" " + option.label + (option.label.isEmpty() ? "" : ") "), Set.of()));
+            if (gap) {
+                gaps++;
+                parts.add(new Inline.Gap(gaps));
+            } else {
+                parts.addAll(prose.text(option.segments).parts());
+            }
+        }
+        return new TextEntry(
+                particulars.withStem(particulars.stem().plus(parts).joined()), GapParser.accepted(said, gaps));
     }
 
     /** Below a gap, lines that are all marked right are its accepted spellings. */

@@ -247,11 +247,13 @@ final class RoleScorer {
     private boolean isLabelledHead(int index, Cues cues) {
         return habits.headings().contains(index)
                 && optionLabel(cues).isEmpty()
-                && cues.labels().stream()
-                        .anyMatch(label -> label.kind() == Label.Kind.ROMAN
-                                || label.kind() == Label.Kind.LETTER
-                                || label.shape().equals(LabelFinder.DECIMAL_SHAPE)
-                                || label.kind() == Label.Kind.NUMBER && !hasStemLabel(cues));
+                && (ListHeads.isDashed(cues.text())
+                        || cues.labels().stream()
+                                .anyMatch(label -> label.kind() == Label.Kind.ROMAN
+                                        || label.kind() == Label.Kind.LETTER
+                                        || label.shape().equals(LabelFinder.DECIMAL_SHAPE)
+                                        || label.kind() == Label.Kind.NUMBER
+                                                && (!hasStemLabel(cues) || !isNextStem(index))));
     }
 
     private boolean isDirection(int index, Cues cues) {
