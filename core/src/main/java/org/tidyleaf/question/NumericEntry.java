@@ -9,7 +9,7 @@ public record NumericEntry(Particulars particulars, Optional<Key> key) implement
     /**
      * The right number.
      *
-     * @param tolerance how far an answer may be off, ends included; not negative
+     * @param tolerance how far an answer may be off, ends included; not negative, and none at all where it says 0
      * @param unit as printed, or empty
      */
     public record Key(BigDecimal value, Optional<BigDecimal> tolerance, String unit) {
@@ -17,6 +17,7 @@ public record NumericEntry(Particulars particulars, Optional<Key> key) implement
             if (tolerance.filter(t -> t.signum() < 0).isPresent()) {
                 throw new IllegalArgumentException("a tolerance is not negative: " + tolerance.get());
             }
+            tolerance = tolerance.filter(t -> t.signum() > 0);
         }
     }
 

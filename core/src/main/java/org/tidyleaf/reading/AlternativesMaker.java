@@ -86,6 +86,10 @@ final class AlternativesMaker {
                 || slashed.find() && slashed.group().length() < text.strip().length();
     }
 
+    static boolean hasBrackets(String text) {
+        return BRACKETS.matcher(text).find();
+    }
+
     /** "drone – worker – hammer": nothing but words to choose among, where the heading says so. */
     private static Optional<Question> listed(Particulars particulars, GatheredKey key, String said) {
         String stem = particulars.stem().plain().replaceAll("[.]$", "");

@@ -55,6 +55,7 @@ final class BareNumbers {
         boolean possible = cues.line().layout().cell().isEmpty()
                 && !cues.is(Cues.Trait.OFF_BODY)
                 && cues.lead().isEmpty()
+                && cues.labels().stream().noneMatch(label -> label.shape().equals(ListedOptions.SHAPE))
                 && matcher.lookingAt();
         return possible ? Integer.parseInt(matcher.group(1)) : 0;
     }

@@ -41,6 +41,9 @@ final class BlockFinder {
     private static final Pattern WORDS_APART = Pattern.compile(
             "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:(?:\\s{3,}|\\t+)\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,}");
 
+    private static final Pattern WORDS_BOXED = Pattern.compile(
+            "[\\[({|]\\s*[^,;/|\\[\\](){}]{1,30}(?:\\s*[,;/|\u2013-]\\s+[^,;/|\\[\\](){}]{1,30}){2,}\\s*[\\])}|]");
+
     private static final Pattern BLANK_CELL = Pattern.compile(TICK.pattern() + "|[A-Za-z]|\\d|[_.\u2026]+");
 
     private static final int FEWEST_PAIRS = 3;
@@ -436,12 +439,15 @@ final class BlockFinder {
     private boolean isBankBelow(int lead) {
         if (lead + 2 >= all.size()
                 || !all.get(lead + 1).labels().isEmpty()
-                || !WORDS_APART.matcher(all.get(lead + 1).text()).matches()) {
+                || !WORDS_APART.matcher(all.get(lead + 1).text()).matches()
+                        && !WORDS_BOXED.matcher(all.get(lead + 1).text()).matches()) {
             return false;
         }
-        int words = all.get(lead + 1).text().split("\\s{3,}|\\t+").length;
+        int words = PartsMaker.words(List.of(all.get(lead + 1))).size();
         int gaps = gapsBelow(lead + 2);
-        return gaps >= FEWEST_PAIRS && words >= gaps && words <= gaps + FEWEST_PAIRS;
+        // Rows of words far apart are a table that is typed.
+        boolean table = all.get(lead + 2).text().matches(".*\\S\\s{3,}\\S.*");
+        return !table && gaps >= FEWEST_PAIRS && words >= gaps && words <= gaps + FEWEST_PAIRS;
     }
 
     /** The gaps of the lines right below that have no labels of their own. */

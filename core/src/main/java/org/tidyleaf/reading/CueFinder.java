@@ -66,7 +66,7 @@ final class CueFinder {
 
     /** A rule to write on, with a unit behind it perhaps. */
     private static final Pattern WRITING = Pattern.compile(
-            "(?:[_.\u2026]{3,}\\s*)+[^\\s_.\u2026?!]{0,10}|(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{2,}\\s*){2,}|\\[\\s{5,}]");
+            "(?:[_.\u2026]{3,}\\s*[,;<>\u2192-]?\\s*)+[^\\s_.\u2026?!]{0,10}|(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{2,}\\s*){2,}|\\[\\s{5,}]");
 
     private static final Pattern SENTENCE_END = Pattern.compile("[.!?:;][\"'\u201d\u2019)\\]]?\\z");
 
@@ -85,10 +85,15 @@ final class CueFinder {
     private static final Pattern RANGE =
             Vocabulary.pattern(".*?\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + WORDS.either("to") + ")\\s*(\\d{1,3})\\b.*");
     private static final Pattern FAREWELL = Vocabulary.pattern("\\W{0,8}" + WORDS.either("farewell") + "\\b.*");
+    /** "Here's a worksheet for you:" before everything else is said by whoever wrote it for the teacher. */
+    private static final Pattern PREFACE =
+            Vocabulary.pattern("\\W{0,4}" + WORDS.either("preface") + "(?:[!,.]\\s|\\s)[^?]{3,200}[.:!]\\W*");
+
+    private static final Pattern TOTAL = Vocabulary.pattern("\\W*" + WORDS.either("total") + "\\W*");
     private static final Pattern END = Vocabulary.pattern("\\W{0,8}" + WORDS.either("end") + "\\b.*");
     private static final Pattern LEAD =
             Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "list", "model", "feedback", "hint", "label") + ")"
-                    + "(?:\\s*\\([^)]{1,12}\\)|\\s+(?:to|for|of)\\s[^:=]{1,24}(?=:))?" + DELIMITER);
+                    + "(?:\\s*\\([^)]{1,40}\\)|\\s+(?:to|for|of)\\s[^:=]{1,24}(?=:))?" + DELIMITER);
 
     /** "The correct answer is: c": a sentence needs no colon. */
     /** "R : B": the word for an answer by its first letter alone; "R = 4" is a formula. */
@@ -122,11 +127,12 @@ final class CueFinder {
         }
         markLoneJudgements(all);
         BareLetters.label(all);
-        BareNumbers.label(all);
         NumberedGaps.label(all);
         IndentedNumbers.label(all);
         BoxesBehind.label(all);
         ListedOptions.label(all);
+        SlashedOptions.label(all);
+        BareNumbers.label(all);
         AnswerLetters.mark(all);
         PairKeys.mark(all);
         FilledMarks.mark(all);
@@ -335,6 +341,12 @@ final class CueFinder {
     private static Set<Trait> traits(Line line, Segment segment, String text, Set<String> words) {
         Set<Trait> traits = EnumSet.noneOf(Trait.class);
         words(text, words, traits);
+        add(
+                traits,
+                Trait.END_WORD,
+                line.number() == 1
+                        && WORDS.mentions(words, "preface")
+                        && PREFACE.matcher(text).matches());
         form(line, segment, text, traits);
         return traits;
     }
@@ -385,7 +397,10 @@ final class CueFinder {
                                 && END.matcher(text).matches()
                         || text.length() < LONG
                                 && WORDS.mentions(words, "farewell")
-                                && FAREWELL.matcher(text).matches());
+                                && FAREWELL.matcher(text).matches()
+                        || text.length() < EARLY
+                                && WORDS.mentions(words, "total")
+                                && TOTAL.matcher(text).matches());
         add(traits, Trait.JUDGEMENT_WORD, words.size() <= 2 && isJudgement(text));
         add(traits, Trait.QUESTION_MARK, text.endsWith("?"));
         add(traits, Trait.COLON, text.endsWith(":"));

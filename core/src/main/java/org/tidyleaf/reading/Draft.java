@@ -77,7 +77,8 @@ final class Draft {
     /** The points of the whole. */
     Optional<BigDecimal> allPoints() {
         long numbered = pairs.stream()
-                .filter(pair -> pair.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER))
+                .filter(pair -> pair.text().matches("\\d{1,2}[.)]?")
+                        || pair.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER))
                 .count();
         return pointsPerPair && numbered > 1 ? points.map(each -> each.multiply(BigDecimal.valueOf(numbered))) : points;
     }

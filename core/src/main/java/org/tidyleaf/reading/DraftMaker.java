@@ -350,6 +350,7 @@ final class DraftMaker {
                         .isPresent();
         Draft draft = new Draft(id, number, ownGroup ? -1 : sections.size() - 1);
         draft.points = pointsOfNext.or(() -> pointsEach);
+        draft.pointsPerPair = number.isEmpty() && pointsOfNext.isEmpty() && pointsEach.isPresent();
         pointsOfNext = Optional.empty();
         draft.inSequence = habits.chained().contains(index);
         List<String> named = WordBanks.named(cues.text());

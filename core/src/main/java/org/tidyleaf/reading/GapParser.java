@@ -12,7 +12,7 @@ import java.util.stream.Stream;
 final class GapParser {
 
     /** "___wax___": the answer written on the rule itself. */
-    static final String FILLED = "_{3,}(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{3,}";
+    static final String FILLED = "_{2,}(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{2,}";
 
     private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:](?!\\d)\\s*");
     private static final Pattern ROMAN = Pattern.compile("(?:^|[\\s,;])[(\\[]?[ivx]{1,4}[)\\].:]\\s+");

@@ -29,6 +29,8 @@ final class HabitFinder {
 
     private static final int MOST_POINTS = 30;
 
+    private static final Pattern COUNTED_CODE = Pattern.compile("([A-Z])(\\d{1,2})");
+
     private static final Pattern MARGIN_KEY = Pattern.compile("\\s*\\(([A-H])\\)(?:\\s*\\[[^\\]]{0,80}])*\\s*");
 
     private static final Pattern ORDER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
@@ -88,6 +90,7 @@ final class HabitFinder {
         withoutStatements(all, series, options);
         keepStrongerReading(series, options);
         numberedOptions(all, series, chains, options);
+        withoutStatements(all, series, options);
         withoutListsInStems(all, chains, options);
         Map<String, Integer> stems = new HashMap<>();
         Set<Integer> chained = new HashSet<>();
@@ -335,7 +338,30 @@ final class HabitFinder {
                 .removeIf(members -> members.get(0).label().kind() == Label.Kind.CODE
                         && !isWorded(members.get(0).label().shape())
                         && members.size() <= numbers
+                        && !countOn(members)
                         && !members.get(0).label().shape().equals(LabelFinder.DECIMAL_SHAPE));
+    }
+
+    /** A1, A2, A3, B1, B2: codes that go on by one or begin anew with the next letter are no coincidence. */
+    private static boolean countOn(List<Seen> codes) {
+        String letter = "";
+        int last = 0;
+        for (Seen seen : codes) {
+            Matcher code = COUNTED_CODE.matcher(seen.label().printed());
+            if (!code.matches()) {
+                return false;
+            }
+            int number = Integer.parseInt(code.group(2));
+            boolean next = code.group(1).equals(letter)
+                    ? number == last + 1
+                    : number == 1 && code.group(1).compareTo(letter) > 0;
+            if (!next) {
+                return false;
+            }
+            letter = code.group(1);
+            last = number;
+        }
+        return codes.size() >= CODES_IN_EARNEST;
     }
 
     /** How many labels stand in runs that begin with the first letter and have at least two members, no number between. */
@@ -446,7 +472,11 @@ final class HabitFinder {
                             || isWorded(e.getKey()) && isBelowLast(all, e.getValue(), inner));
             if (enclosed) {
                 chains.remove(shape);
-                if (asksForOrder(all.get(Math.max(0, first - 1)))) {
+                boolean judged = inner.size() > 1
+                        && inner.stream()
+                                .allMatch(s -> StemTrimmer.endsWithPair(
+                                        all.get(s.piece()).text()));
+                if (judged || asksForOrder(all.get(Math.max(0, first - 1)))) {
                     options.put(shape, inner.size());
                 }
             }

@@ -49,7 +49,7 @@ final class KeyGatherer {
     /** What is said of pairs as a whole is longer than a letter with its bracket. */
     private static final int LONGEST_OF_ONE = 2;
 
-    private static final Pattern PART = Pattern.compile("([A-Z]{0,3}\\d{1,3})([a-z])");
+    private static final Pattern PART = Pattern.compile("([A-Z]{0,3}\\d{1,3})(?:\\.(?=\\d))?([a-z]|\\d{1,2})");
     static final Pattern LEFT_NUMBER = Pattern.compile("(?:_+\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 
     /** A format marks keys if it sets some but not all options apart in most questions that have no other key. */
@@ -144,7 +144,9 @@ final class KeyGatherer {
     private Optional<String> listedPairs(Draft draft) {
         List<String> said = new ArrayList<>();
         for (Cues cues : draft.pairs) {
-            Matcher number = LEFT_NUMBER.matcher(cues.text());
+            // Numbers may stand in a column of their own.
+            boolean alone = cues.text().matches("\\d{1,2}[.)]?");
+            Matcher number = LEFT_NUMBER.matcher(alone ? cues.text() + " " : cues.text());
             if (number.lookingAt()) {
                 find(draft, number.group(1)).ifPresent(item -> said.add(number.group(1) + "-" + item.text()));
             }
@@ -188,13 +190,15 @@ final class KeyGatherer {
         }
         return list.find(part.group(1), heading).flatMap(whole -> {
             Matcher answer = Pattern.compile("(?:^|\\s|[,;])[(\\[]?" + part.group(2)
-                            + "[).:\\]]\\s*(.*?)(?=(?:\\s|[,;])+[(\\[]?[a-z][).:\\]]\\s|$)")
+                            + "[).:\\]\u2013-]\\s*(.*?)(?=(?:\\s|[,;])+[(\\[]?(?:[a-z]|\\d{1,2})[).:\\]\u2013-]\\s?|$)")
                     .matcher(whole.text());
             Matcher spaced = Pattern.compile("(?:^|[,;]\\s*|\\s)" + part.group(2)
                             + "\\s+(\\S.*?)(?=(?:[,;]\\s*|\\s+)[a-z]\\s+\\S|[,;.]?$)")
                     .matcher(whole.text());
             String[] judged = whole.text().strip().split("\\s*[-,;/\u2013]\\s*|\\s+");
-            int place = part.group(2).charAt(0) - 'a';
+            int place = Character.isDigit(part.group(2).charAt(0))
+                    ? Integer.parseInt(part.group(2)) - 1
+                    : part.group(2).charAt(0) - 'a';
             boolean inOrder = place < judged.length
                     && Arrays.stream(judged)
                             .allMatch(one -> AnswerParser.judgement(one).isPresent());

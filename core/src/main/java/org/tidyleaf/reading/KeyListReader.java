@@ -171,6 +171,9 @@ final class KeyListReader {
         if (items.size() == before && !onlyNumbers) {
             numbered(text, cues.line().number());
         }
+        if (items.size() == before && !onlyNumbers) {
+            coded(text, cues.line().number());
+        }
         if (items.size() > before || FILE_HEADING.matcher(cues.text()).matches()) {
             taken.add(piece);
         } else if (cues.text().length() < 90) {

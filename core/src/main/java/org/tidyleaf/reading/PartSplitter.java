@@ -71,7 +71,9 @@ final class PartSplitter {
         }
         boolean boxed = draft.options.size() > 1
                 && draft.options.stream().allMatch(option -> option.label.isEmpty() && !option.signed);
-        if (boxed && draft.words.isEmpty() && draft.ranks.isEmpty() && areJudged(draft)) {
+        boolean toChoose =
+                boxed && draft.options.stream().allMatch(option -> AlternativesMaker.hasBrackets(text(option)));
+        if (boxed && draft.words.isEmpty() && draft.ranks.isEmpty() && (areJudged(draft) || toChoose)) {
             return true;
         }
         boolean lettered = draft.options.size() > 1
@@ -129,7 +131,8 @@ final class PartSplitter {
             Segment first = option.segments.get(0);
             String id = "q" + first.line() + (parts.isEmpty() || !isSameLine(draft, first) ? "" : "-" + first.from());
             String letter = option.label.isEmpty() ? String.valueOf((char) ('a' + parts.size() % 26)) : option.label;
-            Draft part = new Draft(id, draft.number + letter, draft.section);
+            String between = Character.isDigit(letter.charAt(0)) ? "." : "";
+            Draft part = new Draft(id, draft.number + between + letter, draft.section);
             part.lead.addAll(draft.stem);
             List<String> named = WordBanks.named(text(draft.stem));
             part.bank = named.isEmpty() ? draft.bank : named;

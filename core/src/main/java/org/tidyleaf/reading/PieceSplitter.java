@@ -65,6 +65,7 @@ final class PieceSplitter {
         OptionColumns columns = new OptionColumns(source.lines());
         NumbersAbreast abreast = new NumbersAbreast(source);
         Verdicts verdicts = new Verdicts(source);
+        SlashedOptions slashed = new SlashedOptions(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
@@ -76,7 +77,8 @@ final class PieceSplitter {
                 next = line.number() - 1 + block.get().lines();
                 continue;
             }
-            List<Piece> listed = ListedOptions.pieces(line);
+            List<Piece> announced = ListedOptions.pieces(line);
+            List<Piece> listed = announced.isEmpty() ? slashed.pieces(line) : announced;
             if (!listed.isEmpty()) {
                 pieces.addAll(listed);
                 continue;

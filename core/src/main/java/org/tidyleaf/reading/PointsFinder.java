@@ -19,7 +19,11 @@ final class PointsFinder {
             + "\\s*[)\\]]|(?<=\\S\\s{5,90}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
             + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");
     private static final Pattern AT_START =
-            Vocabulary.pattern("\\s*[(\\[]\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
+            Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("type_head", "difficulty")
+                    + "\\s*[-\u2013\u2014,;:|/]\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
+    /** "(0-2)" right behind a question's number: from nothing to two points. */
+    private static final Pattern FROM_NOTHING = Pattern.compile("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*\\)\\s*");
+
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
     private static final Pattern EACH_BEHIND = Vocabulary.pattern(
             "[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD + "\\.?\\s*(?:for\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
@@ -69,6 +73,10 @@ final class PointsFinder {
             if (end.find()) {
                 return Optional.of(new Found(number(end), end.start(), end.end()));
             }
+        }
+        Matcher range = FROM_NOTHING.matcher(text);
+        if (range.lookingAt()) {
+            return Optional.of(new Found(number(range), 0, range.end()));
         }
         Matcher start = AT_START.matcher(text);
         boolean bracketed = bare.startsWith("(") || bare.startsWith("[");

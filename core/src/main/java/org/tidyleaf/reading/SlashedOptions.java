@@ -1,0 +1,90 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+
+/** "How many eyes has a bee?" and below it nothing but "2 / 5 / 8", again and again: options parted by strokes. */
+final class SlashedOptions {
+
+    private static final String OPTION = "(?:[^/|_?:\u2026]|(?<=\\S)/(?=\\S)){1,40}";
+    private static final Pattern LINE = Pattern.compile(OPTION + "(?:\\s[/|]\\s" + OPTION + "){1,5}");
+    private static final Pattern STROKE = Pattern.compile("\\s+[/|]\\s+");
+
+    private static final Pattern LABELLED =
+            Pattern.compile("\\s*[(\\[]?(?:\\p{L}|\\d{1,3})[.):\\]]|\\s*[*\u2022\u00b7\u2013-]\\s");
+
+    /** A line by itself may be a choice within a text. */
+    private static final int FEWEST_LINES = 2;
+
+    private final Set<Integer> lines = new HashSet<>();
+
+    SlashedOptions(Source source) {
+        boolean several = false;
+        for (int i = 1; i < source.lines().size(); i++) {
+            Line line = source.lines().get(i);
+            if (isList(line) && !isList(source.lines().get(i - 1))) {
+                lines.add(line.number());
+                several |= STROKE.split(line.text()).length > 2;
+            }
+        }
+        if (lines.size() < FEWEST_LINES || !several) {
+            lines.clear();
+        }
+    }
+
+    private static boolean isList(Line line) {
+        return line.text().indexOf(" / ") > 0
+                && line.layout().cell().isEmpty()
+                && line.labelEnd() == 0
+                && LINE.matcher(line.text().strip()).matches()
+                && !LABELLED.matcher(line.text()).lookingAt()
+                && !StemTrimmer.endsWithPair(" " + line.text());
+    }
+
+    /** One piece for each option, without the strokes; empty where the line is no such list. */
+    List<Piece> pieces(Line line) {
+        if (!lines.contains(line.number())) {
+            return List.of();
+        }
+        List<Piece> pieces = new ArrayList<>();
+        Matcher stroke = STROKE.matcher(line.text());
+        int at = 0;
+        while (stroke.find()) {
+            pieces.add(new Piece(new Segment(line.number(), at, stroke.start()), at == 0));
+            at = stroke.end();
+        }
+        pieces.add(new Piece(new Segment(line.number(), at, line.text().length()), at == 0));
+        return pieces;
+    }
+
+    /** Empty labels that say the place of each option in its line. */
+    static void label(List<Cues> all) {
+        int ordinal = 0;
+        for (int i = 0; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            Segment here = cues.piece().segment();
+            boolean begins = cues.piece().first()
+                    && i + 1 < all.size()
+                    && isBehindStroke(cues.line(), all.get(i + 1).piece().segment());
+            boolean goesOn = ordinal > 0 && isBehindStroke(cues.line(), here);
+            ordinal = begins ? 1 : goesOn ? ordinal + 1 : 0;
+            if (ordinal > 0) {
+                Label label = new Label(Label.Kind.LETTER, ordinal, "", ListedOptions.SHAPE, here.from(), here.from());
+                all.set(i, cues.withLabels(List.of(label)));
+            }
+        }
+    }
+
+    private static boolean isBehindStroke(Line line, Segment segment) {
+        return segment.line() == line.number()
+                && segment.from() > 2
+                && line.text().substring(0, segment.from()).matches("(?s).*\\s[/|]\\s+");
+    }
+}
