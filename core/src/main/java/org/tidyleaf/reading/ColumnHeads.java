@@ -31,6 +31,12 @@ final class ColumnHeads {
     /** The columns that a row heads, each with the use of its cells; what it leaves open is missing. */
     static Map<Integer, Columns.Use> find(List<Cues> all, Map<Integer, Integer> row) {
         Map<Integer, Columns.Use> heads = new HashMap<>();
+        String whole = String.join(
+                " / ", row.values().stream().map(piece -> all.get(piece).text()).toList());
+        if (JudgedBy.in(whole).isPresent()) {
+            // "right | wrong": statements are judged in these columns.
+            return Map.of();
+        }
         row.forEach((column, piece) -> kind(all.get(piece).text()).ifPresent(use -> heads.put(column, use)));
         numberedItems(all, row, heads);
         if (row.values().stream()

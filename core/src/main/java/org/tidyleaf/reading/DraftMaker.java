@@ -212,7 +212,11 @@ final class DraftMaker {
         String title = each.map(found -> {
                     String before = cues.text().substring(0, found.from());
                     String behind = cues.text().substring(found.to());
-                    return (behind.matches("[.,:;].*") ? before.stripTrailing() : before) + behind;
+                    boolean open = before.indexOf('(') < 0 && found.brackets(cues.text());
+                    String rest = open && behind.startsWith(",")
+                            ? "(" + behind.substring(1).stripLeading()
+                            : behind;
+                    return (rest.matches("[.,:;].*") ? before.stripTrailing() : before) + rest;
                 })
                 .orElse(cues.text());
         sections.add(new Section(title.strip(), Prose.EMPTY));
@@ -644,8 +648,18 @@ final class DraftMaker {
         return !digits.isEmpty() && Integer.parseInt(digits) >= range[0] && Integer.parseInt(digits) <= range[1];
     }
 
-    private static boolean followsInSection(Draft draft, PassageDraft passage) {
+    /** A passage stands for the rest of its section; one above all sections for all of them, up to the next passage. */
+    private boolean followsInSection(Draft draft, PassageDraft passage) {
         int line = passage.segments().get(0).line();
-        return draft.section == passage.section() && draft.firstLine() > line;
+        if (draft.firstLine() <= line) {
+            return false;
+        }
+        boolean aboveAll = passage.section() < 0
+                && questions.stream().noneMatch(question -> question.section < 0)
+                && passages.stream()
+                        .filter(other -> other != passage)
+                        .map(other -> other.segments().get(0).line())
+                        .noneMatch(other -> other > line && other < draft.firstLine());
+        return draft.section == passage.section() || aboveAll;
     }
 }

@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -12,6 +13,9 @@ final class JudgedBy {
     private static final Pattern LETTERS = Pattern.compile("\\bT\\b\\W{0,3}(?:or|/|,)?\\W{0,3}\\bF\\b");
 
     private static final Pattern NEITHER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("neither") + "\\b");
+
+    private static final Pattern LETTERS_OFFERED = Pattern.compile(
+            "\\b([A-H])\\b(?:\\s*,\\s*[A-H]\\b)*\\s*,?\\s+(?:" + Vocabulary.ALL.either("or") + ")\\s+([A-H])\\b");
 
     private JudgedBy() {}
 
@@ -37,6 +41,21 @@ final class JudgedBy {
                 ? in(text).map(pair ->
                         List.of(pair.get(0), pair.get(1), capital(third.group().toLowerCase(Locale.ROOT))))
                 : Optional.empty();
+    }
+
+    /** The letters that an instruction offers, "Write A, B or C"; empty where it offers none. */
+    static Optional<List<String>> lettersIn(String text) {
+        Matcher offered = LETTERS_OFFERED.matcher(text);
+        if (!offered.find() || offered.group(1).charAt(0) >= offered.group(2).charAt(0)) {
+            return Optional.empty();
+        }
+        List<String> letters = new ArrayList<>();
+        for (char letter = offered.group(1).charAt(0);
+                letter <= offered.group(2).charAt(0);
+                letter++) {
+            letters.add(String.valueOf(letter));
+        }
+        return Optional.of(List.copyOf(letters));
     }
 
     /** Which of the words is meant: written out, or by the first letters of its words, "NG"; empty where none is. */

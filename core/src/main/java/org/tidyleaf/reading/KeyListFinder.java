@@ -114,7 +114,10 @@ final class KeyListFinder {
                 boolean behind = part.find() && part.start() > 0;
                 String numbers = behind ? whole.substring(0, part.start()) : whole;
                 String said = PART_BETWEEN.matcher(numbers).replaceAll(" ").strip();
-                reader.compact(said, line);
+                reader.decimals(said, line);
+                if (reader.items.isEmpty()) {
+                    reader.compact(said, line);
+                }
                 if (reader.items.isEmpty()) {
                     reader.numbered(said, line);
                 }
@@ -171,7 +174,7 @@ final class KeyListFinder {
         for (int i = 0; i < all.size(); i++) {
             boolean counts = i != end && !blocks.inside().contains(i);
             for (Label label : counts ? all.get(i).labels() : List.<Label>of()) {
-                if (label.kind() == Label.Kind.NUMBER) {
+                if (label.kind() == Label.Kind.NUMBER || label.shape().equals(LabelFinder.DECIMAL_SHAPE)) {
                     numbers.add(label.printed());
                 }
             }

@@ -251,7 +251,7 @@ final class KeyListReader {
     }
 
     /** "1.1 B  1.2 C" where the questions are numbered so. */
-    private void decimals(String text, int line) {
+    void decimals(String text, int line) {
         boolean numbered = all.stream()
                         .flatMap(cues -> cues.labels().stream())
                         .filter(label -> label.shape().equals(LabelFinder.DECIMAL_SHAPE))

@@ -379,8 +379,15 @@ final class PartsMaker {
 
     private static List<Integer> byLetters(String said, List<String> labels) {
         List<Integer> key = new ArrayList<>();
+        boolean unlabelled = labels.stream().allMatch(String::isEmpty);
+        boolean letters = said.strip().matches("[A-Za-z]\\b.*");
+        List<String> names = unlabelled
+                ? IntStream.range(0, labels.size())
+                        .mapToObj(i -> letters ? String.valueOf((char) ('A' + i)) : String.valueOf(i + 1))
+                        .toList()
+                : labels;
         for (String part : said.strip().replaceAll("[.]$", "").split("[\\s,;>\u2192\u2013-]+")) {
-            key.add(indexOf(labels, part.replaceAll("[().]", "")));
+            key.add(indexOf(names, part.replaceAll("[().]", "")));
         }
         boolean whole = key.size() == labels.size() && !key.contains(-1) && new HashSet<>(key).size() == key.size();
         return whole ? key : List.of();

@@ -43,7 +43,14 @@ final class PointsFinder {
     private PointsFinder() {}
 
     /** Points at one place of a text. */
-    record Found(BigDecimal points, int from, int to) {}
+    record Found(BigDecimal points, int from, int to) {
+
+        /** Whether they begin right behind an opening bracket that closes only further on. */
+        boolean brackets(String text) {
+            String found = text.substring(from, to);
+            return found.indexOf('(') >= 0 && found.indexOf(')') < 0;
+        }
+    }
 
     static boolean isPointsOnly(String text) {
         return ONLY.matcher(text).matches();

@@ -143,6 +143,7 @@ final class QuestionMaker {
                         && particulars.stem().gapCount() == 0
                 ? JudgedBy.threeIn(says(draft))
                         .or(() -> JudgedBy.threeIn(prose.text(draft.lead).plain()))
+                        .or(() -> JudgedBy.lettersIn(says(draft)))
                 : Optional.empty();
         if (three.isPresent()) {
             Set<Integer> chosen = JudgedBy.place(key.text().orElse(""), three.get())

@@ -50,6 +50,7 @@ final class RoleScorer {
     private final List<Cues> all;
     private final Set<Integer> loneHeads;
     private final int topHead;
+    private final boolean boldStems;
     private final int firstChained;
     private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
     private final Map<Cues, Optional<Label>> optionLabels = new IdentityHashMap<>();
@@ -59,7 +60,15 @@ final class RoleScorer {
         this.habits = habits;
         this.loneHeads = loneHeads(all, habits);
         this.topHead = topHead(all);
-        this.firstChained = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
+        long bold =
+                habits.chained().stream().filter(i -> all.get(i).is(Trait.BOLD)).count();
+        this.boldStems = bold * 4 > habits.chained().size();
+        int numbered = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
+        this.firstChained = loneHeads.stream()
+                .mapToInt(i -> i)
+                .filter(i -> i < numbered)
+                .min()
+                .orElse(numbered);
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
             stemLabels.put(cues, habits.stemLabel(cues).isPresent());
@@ -128,7 +137,7 @@ final class RoleScorer {
                 boolean asks = EXPLAINS.matcher(all.get(i).text()).matches()
                         && (all.get(i).is(Trait.ENDS_SENTENCE)
                                 || PointsFinder.beside(all.get(i).text()).isPresent());
-                if (empty && asks) {
+                if (empty && (asks || hasRoom(all, i + 1, below))) {
                     lone.add(i);
                 }
                 empty = true;
@@ -136,6 +145,30 @@ final class RoleScorer {
             }
         }
         return lone;
+    }
+
+    /** "Exercise B. Tick what bees collect." with nothing below but boxes to tick, or rules to write on. */
+    private static boolean hasRoom(List<Cues> all, int from, int to) {
+        boolean room = false;
+        if (Vocabulary.ALL.mentions(all.get(from - 1).words(), "match")) {
+            return false;
+        }
+        for (int i = from; i < to; i++) {
+            Cues cues = all.get(i);
+            boolean box = cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BOX);
+            boolean given = cues.line()
+                            .layout()
+                            .cell()
+                            .filter(cell -> cell.columns() == 1)
+                            .isPresent()
+                    && cues.is(Trait.SHORT);
+            box &= cues.line().layout().cell().isEmpty();
+            if (!box && !cues.is(Trait.WRITING_LINE) && !given) {
+                return false;
+            }
+            room |= !given;
+        }
+        return room;
     }
 
     private static boolean asks(Cues cues) {
@@ -207,6 +240,7 @@ final class RoleScorer {
                 : habits.headings().contains(index) ? CLEAR : 0;
         fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += isRangeOnly(cues) ? SURE : 0;
+        fit += isBoldHead(index, cues) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index, cues)) || cues.is(Trait.GAP) ? CLEAR : 0;
         fit -= cues.is(Trait.PASSAGE_HEAD) ? SURE : 0;
@@ -241,6 +275,16 @@ final class RoleScorer {
         fit -= cues.sign().isPresent() || isLabelledHead(index, cues) ? CLEAR : 0;
         fit -= loneHeads.contains(index) ? SURE : 0;
         return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    /** A line in bold right above a number, between lines that are not, heads what follows. */
+    private boolean isBoldHead(int index, Cues cues) {
+        return !boldStems
+                && cues.is(Trait.BOLD)
+                && cues.labels().isEmpty()
+                && isNextStem(index + 1)
+                && index > 0
+                && !all.get(index - 1).is(Trait.BOLD);
     }
 
     /** "II. Multiple choice", "B. Words" in a series of such heads. */
@@ -281,6 +325,11 @@ final class RoleScorer {
                 && !from.inQuestion()
                 && before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent();
         fit += asked && cues.text().length() > FULL_LINE && !announced ? CLEAR + LEANING : 0;
+        boolean framed =
+                cues.line().layout().cell().filter(cell -> cell.columns() == 1).isPresent()
+                        && cues.text().length() > FULL_LINE
+                        && cues.is(Trait.ENDS_SENTENCE);
+        fit += framed && !from.inQuestion() && !to.more() ? CLEAR + LEANING : 0;
         fit += to.more() ? CLEAR + flow(cues, before) : 0;
         fit += to.more() && (cues.is(Trait.TABULAR) || cues.is(Trait.SPACED)) ? LEANING : 0;
         boolean prose = cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.POINTS_EACH) && !cues.is(Trait.INSTRUCTION_WORD);

@@ -81,6 +81,10 @@ final class StemTrimmer {
             "(?:[(\\[]\\s*(\\p{Lu}\\p{L}{0,6})\\s*[)\\]]|[TVRWJP]\\s?/\\s?[FOWN])\\s+(?=[\\p{Lu}\u00bf])");
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
 
+    /** "Decide whether the statements are right or wrong": the pair ends the sentence. */
+    private static final Pattern IN_SENTENCE =
+            Vocabulary.pattern(".*\\p{Ll}\\s\\p{L}+\\s" + Vocabulary.ALL.either("or") + "\\s\\p{L}+[.:]?\\s*");
+
     private final Source source;
     private final boolean barePoints;
 
@@ -321,7 +325,8 @@ final class StemTrimmer {
         int end = Math.max(0, text.length() - LONGEST_PAIR);
         Set<String> words = Vocabulary.wordsOf(text.substring(end));
         for (Judgement judgement : JUDGEMENTS) {
-            if (!words.containsAll(judgement.words())) {
+            if (!words.containsAll(judgement.words())
+                    || IN_SENTENCE.matcher(text).matches()) {
                 continue;
             }
             Matcher matcher = judgement.pattern().matcher(text).region(end, text.length());
