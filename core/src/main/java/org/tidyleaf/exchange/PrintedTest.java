@@ -408,7 +408,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     @Override
     public Boolean extendedText(ExtendedText text) {
-        if (!keyed) {
+        if (!keyed || text.answer().isEmpty()) {
             int lines = Marker.most(text).intValue() * LINES_A_POINT;
             for (int i = 0; i < Math.max(LEAST_LINES, Math.min(MOST_LINES, lines)); i++) {
                 line(WRITING_LINE, 0);

@@ -18,6 +18,11 @@ final class LineCollector {
     /** One typed space, in twentieths of a point, in a usual face. */
     private static final int SPACE_WIDTH = 60;
 
+    private static final String RULE = "________";
+
+    /** Fewer underlined blanks stand between underlined words. */
+    private static final int NARROWEST_RULE = 3;
+
     private final List<Line> lines = new ArrayList<>();
     private final StringBuilder text = new StringBuilder();
     private final List<Span> spans = new ArrayList<>();
@@ -59,6 +64,7 @@ final class LineCollector {
 
     /** Ends the line; an empty one is not kept but counted as space before the next. */
     void end(int indent, String style, Place place, Optional<Cell> cell, boolean centered) {
+        ruleBlanks();
         int length = text.length();
         while (length > labelEnd && Character.isWhitespace(text.charAt(length - 1))) {
             length--;
@@ -77,6 +83,44 @@ final class LineCollector {
         spans.clear();
         labelEnd = 0;
         box = null;
+    }
+
+    /** Underlined blanks are a rule to write on: a gap. */
+    private void ruleBlanks() {
+        for (int from = labelEnd; from < text.length(); from++) {
+            int to = from;
+            while (to < text.length() && Character.isWhitespace(text.charAt(to)) && isUnderlined(to)) {
+                to++;
+            }
+            boolean wide =
+                    to - from >= NARROWEST_RULE || text.substring(from, to).indexOf('\t') >= 0;
+            if (to > from && wide) {
+                replace(from, to, RULE);
+                from += RULE.length() - 1;
+            }
+        }
+    }
+
+    private boolean isUnderlined(int at) {
+        return spans.stream()
+                .anyMatch(span ->
+                        span.from() <= at && at < span.to() && span.emphasis().contains(Emphasis.UNDERLINE));
+    }
+
+    private void replace(int from, int to, String other) {
+        text.replace(from, to, other);
+        int shift = other.length() - (to - from);
+        List<Span> moved = spans.stream()
+                .map(span -> new Span(
+                        span.from() >= to ? span.from() + shift : Math.min(span.from(), from),
+                        span.to() >= to ? span.to() + shift : Math.min(span.to(), from + other.length()),
+                        span.emphasis(),
+                        span.color(),
+                        span.figure()))
+                .filter(span -> span.to() > span.from())
+                .toList();
+        spans.clear();
+        spans.addAll(moved);
     }
 
     /** Blanks typed to push a line in are its indent and no part of its text. */

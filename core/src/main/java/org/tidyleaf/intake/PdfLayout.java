@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.source.Box;
+import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Place;
@@ -16,6 +17,8 @@ final class PdfLayout {
 
     /** Headings are so many times as large as the text, and their rows so near to each other. */
     private static final float HEADING_SIZE = 1.25f;
+
+    private static final float BOLD_HEADING_SIZE = 1.12f;
 
     private static final float HEADING_PITCH = 1.7f;
 
@@ -115,12 +118,13 @@ final class PdfLayout {
             if (apart) {
                 lines.end(0, "", place, Optional.empty(), false);
             }
-            row.write(lines);
+            row.write(lines, stopsBeside(rows, i));
             lines.box(row.box(page));
             if (row.isStacked()) {
                 notes.add(new Note(lines.lines().size() + 1, "formula-to-check", STACKED));
             }
-            boolean heading = row.size() >= usual.bodySize() * HEADING_SIZE;
+            boolean heading = row.size() >= usual.bodySize() * HEADING_SIZE
+                    || row.size() >= usual.bodySize() * BOLD_HEADING_SIZE && isBold(row);
             if (heading && i + 1 < rows.size() && goesOn(row, rows.get(i + 1))) {
                 lines.append(" ", Set.of(), "");
                 continue;
@@ -136,6 +140,21 @@ final class PdfLayout {
         }
         waiting.forEach(picture -> figure(page, picture, lines, figures));
         labels(page, lines);
+    }
+
+    /** Where the rows right above and below begin a second column. */
+    private static Set<Float> stopsBeside(List<PdfRow> rows, int place) {
+        Set<Float> stops = new HashSet<>();
+        for (int i = Math.max(0, place - 1); i <= Math.min(rows.size() - 1, place + 1); i++) {
+            if (i != place) {
+                stops.addAll(rows.get(i).stops());
+            }
+        }
+        return stops;
+    }
+
+    private static boolean isBold(PdfRow row) {
+        return row.glyphs().stream().allMatch(glyph -> glyph.look().contains(Emphasis.BOLD));
     }
 
     private static Place margin(PdfPage page, PdfRow row) {

@@ -67,10 +67,11 @@ final class PdfPageReader extends PDFTextStripper {
 
     @Override
     protected void processTextPosition(TextPosition position) {
-        String text = position.getUnicode();
-        if (text == null || text.isEmpty()) {
+        String unicode = position.getUnicode();
+        if (unicode == null || unicode.isEmpty()) {
             return;
         }
+        String text = SymbolFonts.read(face(position), unicode).replace('\u00a0', ' ');
         glyphs.add(new PdfPage.Glyph(
                 position.getXDirAdj(),
                 position.getYDirAdj(),
@@ -79,6 +80,11 @@ final class PdfPageReader extends PDFTextStripper {
                 position.getWidthOfSpace(),
                 text,
                 look(position)));
+    }
+
+    /** The font's name without the letters that tell its subset ("ABCDEF+Symbol"). */
+    private static String face(TextPosition position) {
+        return String.valueOf(position.getFont().getName()).replaceFirst("^[A-Z]{6}\\+", "");
     }
 
     private Set<Emphasis> look(TextPosition position) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.tidyleaf.source.Box;
@@ -120,14 +121,43 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
         return new Box(page.number(), left(), y - size * 0.85f, right(), y + size * 0.28f);
     }
 
+    /** The places where something labelled begins far behind what stands before it, as in a second column. */
+    Set<Float> stops() {
+        Set<Float> stops = new HashSet<>();
+        for (int i = 1; i + 1 < glyphs.size(); i++) {
+            PdfPage.Glyph glyph = glyphs.get(i);
+            boolean far = glyph.x() - glyphs.get(i - 1).right() > WIDE_GAP * size;
+            if (far && isLabel(i)) {
+                stops.add(glyph.x());
+            }
+        }
+        return stops;
+    }
+
+    private boolean isLabel(int at) {
+        return at + 1 < glyphs.size()
+                && Character.isLetterOrDigit(glyphs.get(at).text().charAt(0))
+                && (glyphs.get(at + 1).text().equals(".")
+                        || glyphs.get(at + 1).text().equals(")"));
+    }
+
     /** Tells a collector the text of the row. */
     void write(LineCollector lines) {
+        write(lines, Set.of());
+    }
+
+    /** @param stops where rows above or below begin a second column: a small gap before such a place is one too */
+    void write(LineCollector lines, Set<Float> stops) {
         StringBuilder run = new StringBuilder();
         Set<Emphasis> look = Set.of();
         PdfPage.Glyph before = null;
         for (PdfPage.Glyph glyph : glyphs) {
             Set<Emphasis> here = withScripts(glyph);
             String gap = before == null ? "" : gap(before, glyph);
+            boolean aligned = gap.equals(" ")
+                    && stops.stream().anyMatch(stop -> Math.abs(stop - glyph.x()) < 1)
+                    && isLabel(glyphs.indexOf(glyph));
+            gap = aligned ? "   " : gap;
             if (!here.equals(look)) {
                 lines.append(run.toString(), look, "");
                 run.setLength(0);

@@ -22,8 +22,20 @@ final class PdfTables {
      *
      * @param xs the places of its upright rules, from left to right
      * @param ys the places of its level rules, from top to bottom
+     * @param rules all that is drawn of it
      */
-    record Table(List<Float> xs, List<Float> ys) {
+    record Table(List<Float> xs, List<Float> ys, List<PdfPage.Mark> rules) {
+
+        /** Whether a rule stands between a cell and the one to its right. */
+        boolean isParted(int row, int column) {
+            float x = xs.get(column + 1);
+            float middle = (ys.get(row) + ys.get(row + 1)) / 2;
+            return rules.stream()
+                    .anyMatch(rule -> rule.height() > rule.width()
+                            && Math.abs((rule.left() + rule.right()) / 2 - x) < LEAST_CELL
+                            && rule.top() <= middle
+                            && middle <= rule.bottom());
+        }
 
         boolean holds(PdfPage.Glyph glyph) {
             return row(glyph) >= 0 && column(glyph) >= 0;
@@ -71,8 +83,12 @@ final class PdfTables {
             List<Float> xs = edges(group, true);
             List<Float> ys = edges(group, false);
             boolean grid = xs.size() >= 3 && ys.size() >= 3 || xs.size() >= 4 && ys.size() >= 2;
-            Table table = new Table(xs, ys);
-            if (grid && filled(page, table) >= 2) {
+            Table table = new Table(xs, ys, List.copyOf(group));
+            // At the top of a page a row may go on from the page before, with text in one of its cells.
+            boolean rest = xs.size() >= 4
+                    && page.glyphs().stream().noneMatch(glyph -> glyph.y() < ys.get(0))
+                    && filled(page, table) == 1;
+            if (grid && (rest || filled(page, table) >= 2)) {
                 tables.add(table);
             }
         }

@@ -15,6 +15,7 @@ final class RtfState {
         SILENT,
         COLORS,
         FONTS,
+        STYLES,
         LABEL,
         PICTURE,
         /** The name or the value of a picture's property. */
@@ -46,6 +47,7 @@ final class RtfState {
     /** How many tables are around the paragraph; 0 for none. */
     int tables;
 
+    int style;
     int indent;
     int firstIndent;
     int font = -1;
@@ -62,6 +64,7 @@ final class RtfState {
         inner.deleted = deleted;
         inner.centered = centered;
         inner.tables = tables;
+        inner.style = style;
         inner.indent = indent;
         inner.firstIndent = firstIndent;
         inner.font = font;
@@ -72,6 +75,7 @@ final class RtfState {
     /** The {@code \pard} word: the paragraph begins with nothing inherited. */
     void resetParagraph() {
         tables = 0;
+        style = 0;
         centered = false;
         indent = 0;
         firstIndent = 0;

@@ -34,7 +34,6 @@ final class RtfWalker {
 
     /** Groups that hold no printed text. */
     private static final Set<String> SILENT = Set.of(
-            "stylesheet",
             "info",
             "listtable",
             "listoverridetable",
@@ -79,6 +78,7 @@ final class RtfWalker {
     private final RtfTables tables = new RtfTables();
     private final RtfFonts fonts = new RtfFonts();
     private final List<Note> notes = new ArrayList<>();
+    private final RtfStyles styles = new RtfStyles();
     private final RtfPictures pictures = new RtfPictures();
     private final RtfCheckBox checkBox = new RtfCheckBox();
     private final List<String> colors = new ArrayList<>();
@@ -231,6 +231,10 @@ final class RtfWalker {
         }
         switch (name) {
             case "fonttbl" -> state.destination = Destination.FONTS;
+            case "stylesheet" -> {
+                state.destination = Destination.STYLES;
+                styles.begin(0);
+            }
             case "colortbl" -> state.destination = Destination.COLORS;
             case "listtext", "pntext" -> state.destination = Destination.LABEL;
             case "sp" -> pictures.beginProperty();
@@ -275,6 +279,12 @@ final class RtfWalker {
             case "intbl" -> state.tables = Math.max(1, state.tables);
             case "itap" -> state.tables = Math.max(0, Math.min(number, MAX_TABLES));
             case "qc" -> state.centered = true;
+            case "s" -> {
+                state.style = number;
+                if (state.destination == Destination.STYLES) {
+                    styles.begin(number);
+                }
+            }
             case "li", "lin" -> state.indent = number;
             case "fi" -> state.firstIndent = number;
             case "tab" -> print("\t");
@@ -341,6 +351,7 @@ final class RtfWalker {
             case SILENT -> {}
             case COLORS -> colors(printed);
             case FONTS -> fonts.name(printed);
+            case STYLES -> styles.name(printed);
             case PICTURE -> pictures.digits(printed);
             case LABEL -> label.append(printed);
             case PROPERTY_NAME -> pictures.propertyName(printed);
@@ -373,10 +384,7 @@ final class RtfWalker {
             return;
         }
         printLabel();
-        boolean ruled = state.look.contains(Emphasis.UNDERLINE)
-                && printed.isBlank()
-                && (printed.contains("\t") || printed.length() >= 3);
-        lines.append(ruled ? "________" : printed, state.look, "");
+        lines.append(printed, state.look, "");
     }
 
     private void endFormula() {
@@ -422,7 +430,7 @@ final class RtfWalker {
         label.setLength(0);
         Optional<Cell> cell = around.isEmpty() ? tables.at(state.tables) : Optional.empty();
         int indent = Math.max(0, state.indent + state.firstIndent);
-        lines.end(indent, "", state.place, cell, state.centered);
+        lines.end(indent, styles.nameOf(state.style), state.place, cell, state.centered);
         if (!hidden.toString().isBlank()) {
             lines.append(hidden.toString().strip(), Set.of(), "");
             lines.end(indent, "", Place.HIDDEN, cell, false);

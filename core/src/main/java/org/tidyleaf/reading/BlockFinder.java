@@ -48,6 +48,9 @@ final class BlockFinder {
 
     private static final int FEWEST_PAIRS = 3;
 
+    /** More lines than that are no two lists to compare. */
+    private static final int MOST_LISTED = 16;
+
     private final List<Cues> all;
     private final Map<Integer, Blocks.Kind> found = new HashMap<>();
 
@@ -93,7 +96,7 @@ final class BlockFinder {
             table.forEach(piece -> found.put(piece, Blocks.Kind.CELL));
             return;
         }
-        if (!table.isEmpty() && isAroundBlanks(table)) {
+        if (!table.isEmpty() && (isAroundBlanks(table) || isNumberedAgainstLettered(table))) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
             lead(lead);
             return;
@@ -103,6 +106,13 @@ final class BlockFinder {
             lead(lead);
         } else if (WORDS.mentions(cues.words(), "match")
                 && MATCH.matcher(cues.text()).find()) {
+            int choices = pairingsBelow(lead + 1);
+            if (table.isEmpty() && choices > lead + 1) {
+                for (int i = lead + 1; i < choices; i++) {
+                    found.put(i, Blocks.Kind.LISTED);
+                }
+                return;
+            }
             pairs(lead + 1, table);
         } else if (WORDS.mentions(cues.words(), "bank")
                 && BANK.matcher(cues.text()).find()) {
@@ -226,12 +236,6 @@ final class BlockFinder {
         while (end < all.size() && isRightOnly(end)) {
             end++;
         }
-        if (end + 1 < all.size() && isPairing(end) && isPairing(end + 1)) {
-            for (int i = from; i < end; i++) {
-                found.put(i, Blocks.Kind.LISTED);
-            }
-            return;
-        }
         for (int i = from; i < end; i++) {
             found.put(i, Blocks.Kind.PAIR);
         }
@@ -326,6 +330,25 @@ final class BlockFinder {
                                 BLANK_CELL.matcher(all.get(piece).text()).matches());
     }
 
+    /** Two columns, numbers that count from 1 against letters that count from the first. */
+    private boolean isNumberedAgainstLettered(List<Integer> table) {
+        int lefts = 0;
+        int rights = 0;
+        for (int piece : table) {
+            Cell cell = cell(piece).orElseThrow();
+            String text = all.get(piece).text();
+            if (cell.columns() != 2) {
+                return false;
+            }
+            int expected = cell.column() == 0 ? ++lefts : ++rights;
+            String label = cell.column() == 0 ? String.valueOf(expected) : String.valueOf((char) ('a' + expected - 1));
+            if (!text.matches("(?i)[(]?" + label + "[.)]\\s*\\S.*")) {
+                return false;
+            }
+        }
+        return lefts >= FEWEST_PAIRS && rights >= lefts;
+    }
+
     /** What stands right above the pairs asks for them, unless it heads a section. */
     private void lead(int piece) {
         boolean heads = all.get(piece).is(Trait.SECTION_WORD)
@@ -368,6 +391,15 @@ final class BlockFinder {
                 && cues.labels().stream()
                         .anyMatch(label -> label.shape().equals(before.get().shape())
                                 && label.ordinal() == before.get().ordinal() + 1);
+    }
+
+    /** The first of several options below that say which goes with which; the start if there are none. */
+    private int pairingsBelow(int from) {
+        int end = from;
+        while (end + 1 < all.size() && end - from < MOST_LISTED && !isPairing(end)) {
+            end++;
+        }
+        return end + 1 < all.size() && isPairing(end) && isPairing(end + 1) ? end : from;
     }
 
     /** "(A) P-3, Q-1, R-2": an option that says which goes with which. */

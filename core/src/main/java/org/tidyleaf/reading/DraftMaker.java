@@ -606,6 +606,19 @@ final class DraftMaker {
                 .isPresent();
     }
 
+    /** "c) ______ (3 points)": what stands behind a rule to write on is the worth of the question. */
+    private static int withoutPointsBehindRule(Draft draft, Cues cues, int from, int to) {
+        String text = from <= to ? cues.line().text().substring(from, to) : "";
+        Optional<PointsFinder.Found> points = PointsFinder.beside(text)
+                .filter(found -> found.from() > 0
+                        && ANSWER_BLANK.matcher(text.substring(0, found.from())).matches());
+        if (points.isEmpty() || draft.points.isPresent()) {
+            return to;
+        }
+        draft.points = Optional.of(points.get().points());
+        return from + points.get().from();
+    }
+
     private static boolean isTicked(Optional<Label> label) {
         return label.filter(l -> l.kind() == Label.Kind.BOX)
                 .filter(l -> l.printed()
@@ -614,7 +627,8 @@ final class DraftMaker {
                 .isPresent();
     }
 
-    private void addOption(Draft draft, Cues cues, int from, int to) {
+    private void addOption(Draft draft, Cues cues, int from, int end) {
+        int to = withoutPointsBehindRule(draft, cues, from, end);
         if (from <= to) {
             draft.options
                     .get(draft.options.size() - 1)

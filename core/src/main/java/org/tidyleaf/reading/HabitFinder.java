@@ -466,10 +466,12 @@ final class HabitFinder {
             List<Seen> inner = chains.get(shape);
             int first = inner.get(0).piece();
             int last = inner.get(inner.size() - 1).piece();
-            boolean enclosed = chains.entrySet().stream()
-                    .filter(e -> !e.getKey().startsWith(shape) && e.getValue().size() > inner.size())
-                    .anyMatch(e -> isEnclosed(all, e.getValue(), first, last)
-                            || isWorded(e.getKey()) && isBelowLast(all, e.getValue(), inner));
+            boolean enclosed = !shape.equals(LabelFinder.DECIMAL_SHAPE)
+                    && chains.entrySet().stream()
+                            .filter(e -> !e.getKey().startsWith(shape)
+                                    && e.getValue().size() > inner.size())
+                            .anyMatch(e -> isEnclosed(all, e.getValue(), first, last)
+                                    || isWorded(e.getKey()) && isBelowLast(all, e.getValue(), inner));
             if (enclosed) {
                 chains.remove(shape);
                 boolean judged = inner.size() > 1

@@ -114,7 +114,11 @@ final class KeyListFinder {
                 boolean behind = part.find() && part.start() > 0;
                 String numbers = behind ? whole.substring(0, part.start()) : whole;
                 String said = PART_BETWEEN.matcher(numbers).replaceAll(" ").strip();
-                reader.decimals(said, line);
+                List<Integer> wrapped = wrappedDecimals(all, i);
+                reader.decimals(withLines(all, said, wrapped), line);
+                if (!reader.items.isEmpty()) {
+                    reader.taken.addAll(wrapped);
+                }
                 if (reader.items.isEmpty()) {
                     reader.compact(said, line);
                 }
@@ -142,6 +146,24 @@ final class KeyListFinder {
             }
         }
         return Optional.empty();
+    }
+
+    /** The lines that the key wraps over, where one of them goes on with "4.2 …" in the middle of it. */
+    private static List<Integer> wrappedDecimals(List<Cues> all, int key) {
+        List<Integer> below = new ArrayList<>();
+        for (int i = key + 1; i < all.size() && !all.get(i).is(Cues.Trait.OFF_BODY); i++) {
+            if (all.get(i).spaceBefore() > 0 || below.size() == LAST_LINES) {
+                return List.of();
+            }
+            below.add(i);
+        }
+        return below;
+    }
+
+    private static String withLines(List<Cues> all, String text, List<Integer> below) {
+        StringBuilder whole = new StringBuilder(text);
+        below.forEach(i -> whole.append("  ").append(all.get(i).text()));
+        return whole.toString();
     }
 
     /** "1. D", "2. B", "3. C" at the very end: numbers that have been above, with nothing but a letter each. */

@@ -461,6 +461,7 @@ final class PartsMaker {
     private static GapMatch bank(List<String> words, Particulars particulars, String said) {
         List<String> key = GapParser.accepted(said, particulars.stem().gapCount()).stream()
                 .flatMap(List::stream)
+                .flatMap(answer -> WordBanks.wordFor(answer, words).stream())
                 .toList();
         return new GapMatch(particulars, words, key.size() == particulars.stem().gapCount() ? key : List.of());
     }

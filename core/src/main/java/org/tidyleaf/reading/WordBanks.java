@@ -2,6 +2,8 @@ package org.tidyleaf.reading;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -20,6 +22,8 @@ final class WordBanks {
 
     /** More words than that without a gap are no bank. */
     private static final int MOST_LEFT_OVER = 4;
+
+    private static final int LONGEST_ENDING = 2;
 
     /** Two words are a choice, no bank. */
     private static final int FEWEST = 3;
@@ -57,6 +61,29 @@ final class WordBanks {
         Matcher line = LINE.matcher(text);
         Matcher named = NAMED.matcher(text);
         return line.matches() ? list(line.group(1)) : named.matches() ? list(named.group(1)) : List.of();
+    }
+
+    /** The word of a bank that an answer is: the same, or the only one that begins alike where languages change endings. */
+    static Optional<String> wordFor(String answer, List<String> words) {
+        Optional<String> same = words.stream()
+                .filter(word -> word.strip().equalsIgnoreCase(answer.strip()))
+                .findFirst();
+        if (same.isPresent()) {
+            return same;
+        }
+        List<String> alike = words.stream()
+                .filter(word -> beginAlike(
+                        word.strip().toLowerCase(Locale.ROOT), answer.strip().toLowerCase(Locale.ROOT)))
+                .toList();
+        return alike.size() == 1 ? Optional.of(alike.get(0)) : Optional.empty();
+    }
+
+    private static boolean beginAlike(String word, String answer) {
+        int shared = 0;
+        while (shared < Math.min(word.length(), answer.length()) && word.charAt(shared) == answer.charAt(shared)) {
+            shared++;
+        }
+        return shared >= 2 && shared >= Math.max(word.length(), answer.length()) - LONGEST_ENDING;
     }
 
     private static List<String> list(String text) {
