@@ -15,7 +15,11 @@ for (const area of form.querySelectorAll('[data-count-words]')) {
   area.after(count);
   const show = () => {
     const words = area.value.trim().split(/\s+/).filter(Boolean).length;
-    count.textContent = words === 1 ? '1 word' : `${words} words`;
+    const least = Number(area.dataset.least || 0);
+    const most = Number(area.dataset.most || 0);
+    const left = words < least ? `, ${least - words} more to go` : most > 0 && words > most ? `, ${words - most} too many` : '';
+    count.textContent = (words === 1 ? '1 word' : `${words} words`) + left;
+    count.classList.toggle('is-over', most > 0 && words > most);
   };
   area.addEventListener('input', show);
   show();

@@ -25,6 +25,7 @@ import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.question.WordLimits;
 import org.tidyleaf.reading.Wording;
 
 /**
@@ -425,7 +426,14 @@ final class QtiItem implements Question.Cases<Boolean> {
     public Boolean extendedText(ExtendedText text) {
         declare(RESPONSE, "single", "string", List.of(), Map.of());
         stem();
-        body.empty("qti-extended-text-interaction", "response-identifier", RESPONSE, "class", "qti-height-lines-6");
+        WordLimits words = text.particulars().settings().words();
+        String length = words.areNone() ? "" : " words-" + words.least() + "-" + words.most();
+        body.empty(
+                "qti-extended-text-interaction",
+                "response-identifier",
+                RESPONSE,
+                "class",
+                "qti-height-lines-6" + length);
         if (!text.answer().isEmpty()) {
             body.open("qti-rubric-block", "view", "scorer", "use", "scoring")
                     .open("qti-content-body")

@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.tidyleaf.intake.Xml;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
@@ -31,10 +33,14 @@ import org.tidyleaf.question.SingleChoice;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.question.TrueFalse;
+import org.tidyleaf.question.WordLimits;
 import org.w3c.dom.Element;
 
 /** An assessment item of QTI 3.0 as a question. One for each item. */
 final class QtiItemReader {
+
+    /** How our own packages say how long an answer should be, for neither version has a word for it. */
+    private static final Pattern WORDS = Pattern.compile("(?:^|\\s)words-(\\d{1,4}-\\d{1,4})(?:\\s|$)");
 
     private final Element item;
     private final Element body;
@@ -87,7 +93,7 @@ final class QtiItemReader {
             case "qti-match-interaction" -> pairs(interaction);
             case "qti-gap-match-interaction" -> gapMatch(type, interaction);
             case "qti-hottext-interaction" -> hottext(interaction);
-            case "qti-extended-text-interaction" -> new ExtendedText(particulars(before(interaction)), model());
+            case "qti-extended-text-interaction" -> extendedText(interaction);
             default -> entry(type);
         };
     }
@@ -239,6 +245,13 @@ final class QtiItemReader {
             return OptionOrder.KEPT;
         }
         return Xml.attribute(interaction, "shuffle").equals("true") ? OptionOrder.SHUFFLED : OptionOrder.USUAL;
+    }
+
+    private ExtendedText extendedText(Element interaction) {
+        Particulars particulars = particulars(before(interaction));
+        Matcher words = WORDS.matcher(Xml.attribute(interaction, "class"));
+        WordLimits limits = words.find() ? WordLimits.typed(words.group(1)).orElse(WordLimits.NONE) : WordLimits.NONE;
+        return new ExtendedText(particulars.withSettings(particulars.settings().withWords(limits)), model());
     }
 
     /** A choice whose response is mapped earns by its parts. */

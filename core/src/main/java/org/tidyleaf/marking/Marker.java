@@ -69,7 +69,11 @@ public final class Marker {
         return question.particulars()
                 .settings()
                 .partial()
-                .map(own -> new MarkRules(own, rules.neighbours(), rules.accents(), rules.slips()))
+                .map(own -> new MarkRules(
+                        own == PartialMarks.NEIGHBOURS ? PartialMarks.USUAL : own,
+                        rules.neighbours() && own == PartialMarks.USUAL || own == PartialMarks.NEIGHBOURS,
+                        rules.accents(),
+                        rules.slips()))
                 .orElse(rules);
     }
 
@@ -195,7 +199,7 @@ public final class Marker {
             return switch (rules.parts()) {
                 case WHOLE -> allOrNothing(parts > 0 && right == parts && wrong == 0);
                 case LESS_WRONG -> share(Math.max(0, right - wrong), parts);
-                case USUAL, EACH_RIGHT -> share(right, parts);
+                case USUAL, EACH_RIGHT, NEIGHBOURS -> share(right, parts);
             };
         }
 

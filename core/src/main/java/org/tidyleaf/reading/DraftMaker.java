@@ -69,17 +69,22 @@ final class DraftMaker {
         this.labelsAbove = labelsAbove(roles);
     }
 
-    /** Where the last question has none below it, the author's notes stand above their questions. */
+    /** Where a note stands above the first question and none below the last, the author's notes stand above theirs. */
     private static boolean labelsAbove(List<Assigned> roles) {
-        for (int i = roles.size() - 1; i >= 0; i--) {
+        int firstStem = -1;
+        int lastStem = -1;
+        int firstLabel = -1;
+        int lastLabel = -1;
+        for (int i = 0; i < roles.size(); i++) {
             if (roles.get(i).step().role() == Role.STEM) {
-                return true;
-            }
-            if (roles.get(i).cues().announces(Cues.Announces.LABEL)) {
-                return false;
+                firstStem = firstStem < 0 ? i : firstStem;
+                lastStem = i;
+            } else if (roles.get(i).cues().announces(Cues.Announces.LABEL)) {
+                firstLabel = firstLabel < 0 ? i : firstLabel;
+                lastLabel = i;
             }
         }
-        return true;
+        return lastLabel < lastStem && firstLabel < firstStem;
     }
 
     static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {

@@ -21,6 +21,7 @@ import org.tidyleaf.question.Settings;
 import org.tidyleaf.question.SingleChoice;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.question.TrueFalse;
+import org.tidyleaf.question.WordLimits;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 
@@ -380,7 +381,8 @@ final class QuestionMaker {
             return new TextEntry(particulars, List.of(List.of()));
         }
         Prose model = draft.models.isEmpty() ? Prose.of(said) : Draft.join(draft.models);
-        return new ExtendedText(particulars, model);
+        WordLimits limits = WordLimitsFinder.find(stem);
+        return new ExtendedText(particulars.withSettings(particulars.settings().withWords(limits)), model);
     }
 
     /** What the section's heading and its instruction say; empty outside of sections. */

@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Section;
@@ -24,6 +25,15 @@ public record Reading(
         questions = List.copyOf(questions);
         ledger = List.copyOf(ledger);
         snags = List.copyOf(snags);
+    }
+
+    /** What is said to candidates above all sections and questions, a line for each; empty where nothing is. */
+    public String preamble() {
+        return ledger.stream()
+                .takeWhile(entry -> entry.role() != Role.SECTION && entry.question() == 0)
+                .filter(entry -> entry.role() == Role.INSTRUCTION)
+                .map(Entry::text)
+                .collect(Collectors.joining("\n"));
     }
 
     /** The test as read, before any edit. */

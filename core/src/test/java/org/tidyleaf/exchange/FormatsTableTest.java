@@ -19,6 +19,7 @@ import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.Option;
@@ -31,6 +32,7 @@ import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Settings;
 import org.tidyleaf.question.SingleChoice;
+import org.tidyleaf.question.WordLimits;
 import org.tidyleaf.reading.AnswerText;
 import org.tidyleaf.reading.Pins;
 import org.tidyleaf.reading.Reader;
@@ -98,13 +100,18 @@ class FormatsTableTest {
                 List.of("Difficulty: easy"),
                 true,
                 OptionOrder.SHUFFLED,
-                Optional.of(PartialMarks.EACH_RIGHT));
-        Settings two = new Settings("Hive", List.of(), false, OptionOrder.KEPT, Optional.of(PartialMarks.LESS_WRONG));
+                Optional.of(PartialMarks.EACH_RIGHT),
+                WordLimits.NONE);
+        Settings two = new Settings(
+                "Hive", List.of(), false, OptionOrder.KEPT, Optional.of(PartialMarks.LESS_WRONG), WordLimits.NONE);
         Question first = new MultipleChoice(
                 plain("q1", "1", "Which are made by bees?").withSettings(one), options, Set.of(0, 2));
         Question second = new MultipleChoice(
                 plain("q2", "2", "Which are found in a hive?").withSettings(two), options, Set.of(0, 2));
-        return new Sample(new Quiz("Settled", List.of(), List.of(), List.of(first, second)), List.of());
+        Question third = new ExtendedText(
+                plain("q3", "3", "Describe a swarm.").withSettings(Settings.NONE.withWords(new WordLimits(60, 80))),
+                Prose.EMPTY);
+        return new Sample(new Quiz("Settled", List.of(), List.of(), List.of(first, second, third)), List.of());
     }
 
     private static Particulars plain(String id, String number, String stem) {
@@ -261,6 +268,10 @@ class FormatsTableTest {
                             settled.quiz(),
                             kept,
                             q -> settings(q).partial().map(Enum::name).orElse("")));
+            cell(
+                    rows,
+                    "length of written answers",
+                    all(settled.quiz(), kept, q -> settings(q).words().words()));
             cell(rows, "pictures", fromStarter.figures().size() == 1 ? KEPT : LOST);
             cell(rows, "sections", placed(all.quiz(), two, FormatsTableTest::section));
             cell(rows, "passages", placed(all.quiz(), two, FormatsTableTest::passage));

@@ -24,6 +24,7 @@ import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
+import org.tidyleaf.question.Settings;
 import org.tidyleaf.question.SingleChoice;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
@@ -271,6 +272,14 @@ class MarkerTest {
                 .isEqualTo("1");
         assertThat(earned(order, entered("0", "1", "2", "3"), new MarkRules(PartialMarks.USUAL, true, true, false)))
                 .isEqualTo("3");
+        Settings own = Settings.NONE.withPartial(Optional.of(PartialMarks.NEIGHBOURS));
+        Question byItself = order.withParticulars(order.particulars().withSettings(own));
+        assertThat(earned(byItself, moved, MarkRules.USUAL)).isEqualTo("1");
+        Settings places = Settings.NONE.withPartial(Optional.of(PartialMarks.EACH_RIGHT));
+        Question otherwise = order.withParticulars(order.particulars().withSettings(places));
+        assertThat(earned(otherwise, moved, new MarkRules(PartialMarks.USUAL, true, true, false)))
+                .as("what the question says stands above the sitting's rule")
+                .isEqualTo("0.75");
     }
 
     /** Common practice: one letter wrong, missing, added or swapped is a slip; in a short word it is another word. */

@@ -16,6 +16,7 @@ import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Settings;
+import org.tidyleaf.question.WordLimits;
 import org.tidyleaf.source.Source;
 
 /** Settings, sections and pictures of questions. */
@@ -81,8 +82,13 @@ class SettingUpTest {
 
     @Test
     void settingsAreSetAndTakenBack() {
-        Settings all =
-                new Settings("Hive", List.of("for June"), true, OptionOrder.KEPT, Optional.of(PartialMarks.LESS_WRONG));
+        Settings all = new Settings(
+                "Hive",
+                List.of("for June"),
+                true,
+                OptionOrder.KEPT,
+                Optional.of(PartialMarks.LESS_WRONG),
+                new WordLimits(0, 80));
         Decision set = new Decision.SetUp(id(1), all);
         assertThat(after(set).quiz().questions().get(1).particulars().settings())
                 .isEqualTo(all);

@@ -22,6 +22,7 @@ import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.SomeCases;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.question.WordLimits;
 
 /**
  * A question to be answered, the same in the proof and in a sitting. Holds nothing of its key, so that none can get into a
@@ -34,6 +35,7 @@ import org.tidyleaf.question.TextEntry;
  * @param entered what is typed below the stem so far
  * @param kind the type's label
  * @param required whether it must be answered before handing in
+ * @param words how long a written answer should be
  * @param flagged whether the candidate wants to come back to it
  */
 public record AnswerCard(
@@ -54,7 +56,8 @@ public record AnswerCard(
         boolean answered,
         String kind,
         boolean required,
-        boolean flagged) {
+        boolean flagged,
+        WordLimits words) {
 
     /** One of several parts to choose for: a left of pairs, a step to order, a row of a grid. */
     public record Part(String html, List<PartChoice> choices) {}
@@ -90,7 +93,8 @@ public record AnswerCard(
                 answered,
                 kind,
                 required,
-                flagged);
+                flagged,
+                words);
     }
 
     /** Questions that stand together: about one passage, or each by itself. */
@@ -157,7 +161,8 @@ public record AnswerCard(
                 !response.isEmpty(),
                 question.type().label(),
                 particulars.settings().required(),
-                flagged.contains(question.id()));
+                flagged.contains(question.id()),
+                particulars.settings().words());
     }
 
     private static String points(Question question) {

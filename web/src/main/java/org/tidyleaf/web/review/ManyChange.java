@@ -10,6 +10,7 @@ import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Settings;
+import org.tidyleaf.question.WordLimits;
 import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.tidying.Spreading;
 
@@ -24,6 +25,7 @@ enum ManyChange {
     REQUIRED("must be answered"),
     ORDER("order of the options"),
     PARTIAL("marks for part of it"),
+    WORDS("words to write"),
     DELETE("delete them");
 
     private static final BigDecimal HALF = new BigDecimal("0.5");
@@ -66,6 +68,10 @@ enum ManyChange {
                         .map(order -> settings(questions, old -> old.withOrder(order)))
                         .orElse(List.of());
             case PARTIAL -> settings(questions, old -> old.withPartial(named(PartialMarks.values(), value)));
+            case WORDS ->
+                WordLimits.typed(value)
+                        .map(limits -> settings(questions, old -> old.withWords(limits)))
+                        .orElse(List.of());
             case DELETE -> each(questions, question -> new Decision.Delete(question.id()));
         };
     }

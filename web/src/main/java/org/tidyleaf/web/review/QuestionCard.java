@@ -214,6 +214,9 @@ record QuestionCard(
         if (settings.order() != OptionOrder.USUAL) {
             words.add(settings.order() == OptionOrder.KEPT ? "Options never shuffled" : "Options always shuffled");
         }
+        if (!settings.words().areNone()) {
+            words.add("Length: " + settings.words().words());
+        }
         settings.partial().ifPresent(partial -> words.add("Marks: " + partial.words()));
         return String.join(" \u00b7 ", words);
     }

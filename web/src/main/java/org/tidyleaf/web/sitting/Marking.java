@@ -26,7 +26,13 @@ record Marking(UUID sitting, UUID leaf, Quiz quiz, MarkRules rules, List<ResultT
      *
      * @param points given so far, or empty
      */
-    public record Given(UUID script, String candidate, String answer, String points, String note) {}
+    public record Given(UUID script, String candidate, String answer, String points, String note) {
+
+        /** How many words it has, parted by blanks. */
+        public int words() {
+            return answer.isBlank() ? 0 : answer.strip().split("\\s+").length;
+        }
+    }
 
     /** The questions that a person marks, in order. */
     List<Open> open() {

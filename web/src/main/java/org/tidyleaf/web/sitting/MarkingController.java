@@ -64,6 +64,7 @@ class MarkingController {
         model.addAttribute(
                 "stem", new ProseHtml(figures).html(asked.particulars().stem()));
         model.addAttribute("most", marking.most(asked));
+        model.addAttribute("limits", asked.particulars().settings().words().words());
         model.addAttribute("model", marking.model(asked));
         model.addAttribute("answers", marking.answers(asked));
     }

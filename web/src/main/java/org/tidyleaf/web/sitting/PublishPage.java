@@ -15,6 +15,7 @@ import org.tidyleaf.web.leaf.OpenLeaf;
  *
  * @param blocking places to mend first, each with its question's number
  * @param lastEdition number of the last edition, 0 where there is none
+ * @param instructions what the paper says above all sections, proposed as words before they begin
  * @param byHand questions that a person will have to mark
  */
 record PublishPage(
@@ -25,7 +26,8 @@ record PublishPage(
         int byHand,
         int lastEdition,
         List<Blocker> blocking,
-        int advisory) {
+        int advisory,
+        String instructions) {
 
     /** A place to mend. */
     record Blocker(String number, String question, String message) {}
@@ -50,7 +52,8 @@ record PublishPage(
                         .count(),
                 lastEdition,
                 blocking,
-                leaf.tidied().snags().size() - blocking.size());
+                leaf.tidied().snags().size() - blocking.size(),
+                leaf.tidied().reading().preamble());
     }
 
     private static String number(Quiz quiz, Tidied.OpenSnag snag) {

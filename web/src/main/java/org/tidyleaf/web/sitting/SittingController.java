@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -59,7 +60,8 @@ class SittingController {
         OpenLeaf leaf = leaves.open(teacher.id(), id);
         model.addAttribute("publish", PublishPage.of(leaf, editions.lastNumber(id)));
         model.addAttribute("shows", Rules.Show.values());
-        model.addAttribute("parts", PartialMarks.values());
+        // Neighbours have a tick of their own there.
+        model.addAttribute("parts", EnumSet.complementOf(EnumSet.of(PartialMarks.NEIGHBOURS)));
         model.addAttribute("zone", zone.getId());
         model.addAttribute("faults", faults);
         return "sitting/publish";
