@@ -193,6 +193,17 @@ final class QtiItem implements Question.Cases<Boolean> {
 
     private void declare(
             String id, String cardinality, String type, List<String> correct, Map<String, BigDecimal> mapping) {
+        declare(id, cardinality, type, correct, mapping, BigDecimal.ZERO);
+    }
+
+    /** @param other what a value earns that the mapping has not */
+    private void declare(
+            String id,
+            String cardinality,
+            String type,
+            List<String> correct,
+            Map<String, BigDecimal> mapping,
+            BigDecimal other) {
         declarations.open("qti-response-declaration", "identifier", id, "cardinality", cardinality, "base-type", type);
         if (!correct.isEmpty()) {
             declarations.open("qti-correct-response");
@@ -200,7 +211,7 @@ final class QtiItem implements Question.Cases<Boolean> {
             declarations.close("qti-correct-response");
         }
         if (!mapping.isEmpty()) {
-            declarations.open("qti-mapping", "lower-bound", "0", "default-value", "0");
+            declarations.open("qti-mapping", "lower-bound", "0", "default-value", other.toPlainString());
             mapping.forEach((key, value) -> {
                 boolean text = type.equals("string");
                 if (text) {
@@ -219,6 +230,37 @@ final class QtiItem implements Question.Cases<Boolean> {
             declarations.close("qti-mapping");
         }
         declarations.close("qti-response-declaration");
+    }
+
+    /** Pairs to make, each earning its share; all or nothing, or less one for each wrong, where the question says so. */
+    private void declarePairs(Map<String, BigDecimal> mapping) {
+        List<String> correct = List.copyOf(mapping.keySet());
+        if (partial() == PartialMarks.WHOLE) {
+            declare(RESPONSE, "multiple", "directedPair", correct, Map.of());
+        } else {
+            BigDecimal share = mapping.values().stream()
+                    .findFirst()
+                    .orElse(BigDecimal.ZERO)
+                    .negate();
+            BigDecimal other = partial() == PartialMarks.LESS_WRONG ? share : BigDecimal.ZERO;
+            declare(RESPONSE, "multiple", "directedPair", correct, mapping, other);
+        }
+    }
+
+    /** How what {@link #declarePairs} declared earns. */
+    private void scorePairs(Map<String, BigDecimal> mapping) {
+        if (mapping.isEmpty()) {
+            return;
+        }
+        if (partial() == PartialMarks.WHOLE) {
+            allOrNothing();
+        } else {
+            addMapped(RESPONSE);
+        }
+    }
+
+    private PartialMarks partial() {
+        return question.particulars().settings().partial().orElse(PartialMarks.USUAL);
     }
 
     /** The points in so many shares, to the hundredth; the last one takes what is left, so that all together are exact. */
@@ -360,10 +402,29 @@ final class QtiItem implements Question.Cases<Boolean> {
                     "string",
                     gaps.get(i).stream().limit(1).toList(),
                     mapping);
-            if (!mapping.isEmpty()) {
+            if (!mapping.isEmpty() && partial() != PartialMarks.WHOLE) {
                 addMapped(entry(i + 1));
             }
         }
+        boolean keyed = gaps.stream().noneMatch(List::isEmpty);
+        if (partial() == PartialMarks.WHOLE && keyed) {
+            allEntries(gaps.size());
+        }
+    }
+
+    /** Everything for entries that all earn something by themselves, else nothing. */
+    private void allEntries(int entries) {
+        processing.open("qti-response-condition").open("qti-response-if").open("qti-and");
+        for (int i = 1; i <= entries; i++) {
+            processing
+                    .open("qti-gt")
+                    .empty("qti-map-response", "identifier", entry(i))
+                    .markup(points(BigDecimal.ZERO))
+                    .close("qti-gt");
+        }
+        processing.close("qti-and");
+        add(points(most));
+        processing.close("qti-response-if").close("qti-response-condition");
     }
 
     private static String entry(int gap) {
@@ -451,12 +512,10 @@ final class QtiItem implements Question.Cases<Boolean> {
         for (int i = 0; i < match.key().size(); i++) {
             mapping.put("l" + (i + 1) + " t" + (match.key().get(i) + 1), shares.get(i));
         }
-        declare(RESPONSE, "multiple", "directedPair", List.copyOf(mapping.keySet()), mapping);
+        declarePairs(mapping);
         stem();
         sets("", match.lefts(), "1", match.targets(), "0");
-        if (!mapping.isEmpty()) {
-            addMapped(RESPONSE);
-        }
+        scorePairs(mapping);
         return true;
     }
 
@@ -498,6 +557,10 @@ final class QtiItem implements Question.Cases<Boolean> {
                     .close("qti-simple-choice");
         }
         body.close("qti-order-interaction");
+        if (partial() == PartialMarks.WHOLE && !correct.isEmpty()) {
+            allOrNothing();
+            return true;
+        }
         List<BigDecimal> shares = shares(correct.size());
         for (int i = 0; i < correct.size(); i++) {
             processing
@@ -525,14 +588,12 @@ final class QtiItem implements Question.Cases<Boolean> {
                 mapping.put("l" + (row + 1) + " t" + (column + 1), shares.get(mapping.size()));
             }
         }
-        declare(RESPONSE, "multiple", "directedPair", List.copyOf(mapping.keySet()), mapping);
+        declarePairs(mapping);
         stem();
         boolean one = grid.key().stream().allMatch(key -> key.size() <= 1);
         List<Prose> columns = grid.columns().stream().map(Prose::of).toList();
         sets("qti-match-tabular", grid.rows(), one ? "1" : "0", columns, "0");
-        if (!mapping.isEmpty()) {
-            addMapped(RESPONSE);
-        }
+        scorePairs(mapping);
         return true;
     }
 
@@ -556,7 +617,7 @@ final class QtiItem implements Question.Cases<Boolean> {
     }
 
     private void bank(List<String> words, Map<String, BigDecimal> mapping, String text) {
-        declare(RESPONSE, "multiple", "directedPair", List.copyOf(mapping.keySet()), mapping);
+        declarePairs(mapping);
         body.open(
                 "qti-gap-match-interaction",
                 "response-identifier",
@@ -569,9 +630,7 @@ final class QtiItem implements Question.Cases<Boolean> {
             body.element("qti-gap-text", words.get(i), "identifier", "w" + (i + 1), "match-max", "0");
         }
         body.markup(text).close("qti-gap-match-interaction");
-        if (!mapping.isEmpty()) {
-            addMapped(RESPONSE);
-        }
+        scorePairs(mapping);
     }
 
     @Override
@@ -609,7 +668,7 @@ final class QtiItem implements Question.Cases<Boolean> {
             if (span >= 0) {
                 correct.add(id);
                 mapping.put(id, shares.get(span));
-            } else if (!spans.isEmpty()) {
+            } else if (!spans.isEmpty() && partial() != PartialMarks.EACH_RIGHT) {
                 mapping.put(id, shares.get(0).negate());
             }
             marked.markup(prose.inline(text.text().cut(at, words.get(here).from())));
@@ -621,14 +680,16 @@ final class QtiItem implements Question.Cases<Boolean> {
             word = last + 1;
         }
         marked.markup(prose.inline(text.text().cut(at, Integer.MAX_VALUE)));
-        declare(RESPONSE, "multiple", "identifier", correct, mapping);
+        declare(RESPONSE, "multiple", "identifier", correct, partial() == PartialMarks.WHOLE ? Map.of() : mapping);
         body.markup(prose.block(text.instruction(), "stem"));
         body.open("qti-hottext-interaction", "response-identifier", RESPONSE, "max-choices", "0")
                 .open("p")
                 .markup(marked.toString())
                 .close("p")
                 .close("qti-hottext-interaction");
-        if (!mapping.isEmpty()) {
+        if (!mapping.isEmpty() && partial() == PartialMarks.WHOLE) {
+            allOrNothing();
+        } else if (!mapping.isEmpty()) {
             addMapped(RESPONSE);
         }
         return true;

@@ -89,12 +89,17 @@ final class QtiItemReader {
     private Question question(String name, String type, Element interaction) {
         return switch (name) {
             case "qti-choice-interaction" -> choice(type, interaction);
-            case "qti-order-interaction" -> order(interaction);
-            case "qti-match-interaction" -> pairs(interaction);
-            case "qti-gap-match-interaction" -> gapMatch(type, interaction);
-            case "qti-hottext-interaction" -> hottext(interaction);
+            case "qti-order-interaction" -> withPartial(order(interaction));
+            case "qti-match-interaction" -> withPartial(pairs(interaction));
+            case "qti-gap-match-interaction" -> withPartial(gapMatch(type, interaction));
+            case "qti-hottext-interaction" -> withPartial(hottext(interaction));
             case "qti-extended-text-interaction" -> extendedText(interaction);
-            default -> entry(type);
+            default -> {
+                Question entry = entry(type);
+                boolean one = entry instanceof NumericEntry
+                        || entry instanceof TextEntry text && text.gaps().size() == 1;
+                yield one ? entry : withPartial(entry);
+            }
         };
     }
 
@@ -265,6 +270,36 @@ final class QtiItemReader {
         return entries.isEmpty()
                 ? Optional.empty()
                 : Optional.of(lessWrong ? PartialMarks.LESS_WRONG : PartialMarks.EACH_RIGHT);
+    }
+
+    /** What parts earn, as the rules tell; by their parts where those say nothing else. */
+    private Question withPartial(Question question) {
+        boolean whole = Xml.below(item, "qti-correct").isPresent()
+                || Xml.below(item, "qti-and")
+                        .flatMap(all -> Xml.below(all, "qti-map-response"))
+                        .isPresent()
+                || Xml.below(item, "qti-response-processing")
+                        .filter(rules -> Xml.attribute(rules, "template").contains("match_correct"))
+                        .isPresent();
+        Optional<Element> mapping = Xml.below(item, "qti-mapping");
+        boolean lessWrong = mapping.filter(
+                        map -> Xml.attribute(map, "default-value").startsWith("-"))
+                .isPresent();
+        boolean onlyRight = question instanceof Hottext
+                && mapping.filter(map -> Xml.children(map).stream()
+                                .noneMatch(entry ->
+                                        Xml.attribute(entry, "mapped-value").startsWith("-")))
+                        .isPresent();
+        Optional<PartialMarks> partial = whole
+                ? Optional.of(PartialMarks.WHOLE)
+                : lessWrong
+                        ? Optional.of(PartialMarks.LESS_WRONG)
+                        : onlyRight ? Optional.of(PartialMarks.EACH_RIGHT) : Optional.empty();
+        Particulars particulars = question.particulars();
+        return partial.isEmpty()
+                ? question
+                : question.withParticulars(
+                        particulars.withSettings(particulars.settings().withPartial(partial)));
     }
 
     private Question order(Element interaction) {

@@ -26,13 +26,19 @@ import javax.xml.xpath.XPathConstants;
 import javax.xml.xpath.XPathFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.marking.Marker;
+import org.tidyleaf.question.GapMatch;
+import org.tidyleaf.question.Match;
+import org.tidyleaf.question.Order;
+import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.reading.Pins;
 import org.tidyleaf.reading.Reader;
 import org.tidyleaf.source.Source;
@@ -179,6 +185,35 @@ class QtiPackageTest {
      * QTI 2.1 (1EdTech, assessment item information model): no element or attribute of 3.0 is left, everything of QTI's own
      * stands in its namespace, and MathML in MathML's.
      */
+    /** QTI 3.0 and 2.1, response processing: match_correct for all or nothing, a mapping with a negative default for wrong parts. */
+    @ParameterizedTest
+    @EnumSource(
+            value = PartialMarks.class,
+            names = {"WHOLE", "LESS_WRONG"})
+    void whatPartsEarnGoesAlong(PartialMarks partial) throws IOException, IntakeException {
+        Quiz plain = quiz("all.txt", ALL_TYPES.getBytes(StandardCharsets.UTF_8));
+        List<Question> ruled = plain.questions().stream()
+                .filter(question -> question instanceof Match
+                        || question instanceof GapMatch
+                        || question instanceof Order && partial == PartialMarks.WHOLE
+                        || question instanceof TextEntry text
+                                && text.gaps().size() > 1
+                                && partial == PartialMarks.WHOLE)
+                .map(question -> question.withParticulars(question.particulars()
+                        .withSettings(question.particulars().settings().withPartial(Optional.of(partial)))))
+                .toList();
+        assertThat(ruled).hasSizeGreaterThan(1);
+        Quiz test = new Quiz(plain.title(), plain.sections(), plain.stimuli(), ruled);
+        for (QtiPackage.Version version : QtiPackage.Version.values()) {
+            Quiz back = QtiReader.read("test.zip", written(version, test)).quiz();
+            assertThat(back.questions())
+                    .as(version.name())
+                    .extracting(question -> question.particulars().settings().partial())
+                    .containsOnly(Optional.of(partial));
+            assertThat(comparable(back)).isEqualTo(comparable(test));
+        }
+    }
+
     @Test
     void theOlderVersionSpeaksItsOwnWords() throws Exception {
         Quiz quiz = quiz("all.txt", ALL_TYPES.getBytes(StandardCharsets.UTF_8));
