@@ -10,8 +10,8 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.OptionOrder;
+import org.tidyleaf.question.PartialMarks;
 import org.tidyleaf.question.Question;
-import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Settings;
 import org.tidyleaf.source.Emphasis;
@@ -74,7 +74,7 @@ public enum Outlet {
             case CSV -> text("\uFEFF" + Sheet.write(quiz), out);
             case TEXT -> text(PlainTest.write(quiz, true), out);
             case MARKDOWN -> text(PlainTest.markdown(quiz, true), out);
-            case JSON -> text(TestJson.write(quiz, figures), out);
+            case JSON -> TestJson.write(quiz, figures, out);
         }
     }
 
@@ -96,15 +96,14 @@ public enum Outlet {
             said(remarks, settings, one -> one.required(), "must be answered");
             said(remarks, settings, one -> one.order() != OptionOrder.USUAL, "have an order of options of their own");
             said(remarks, settings, one -> one.partial().isPresent(), "have marks for part of it");
+            said(remarks, settings, one -> !one.words().areNone(), "say how many words to write");
         } else if (this != JSON) {
-            long others = quiz.questions().stream()
-                    .filter(question -> question.type() != QuestionType.MULTIPLE_CHOICE)
-                    .filter(question ->
-                            question.particulars().settings().partial().isPresent())
+            long orders = settings.stream()
+                    .filter(one -> one.partial().equals(Optional.of(PartialMarks.NEIGHBOURS)))
                     .count();
-            if (others > 0) {
-                remarks.add("Marks for part of it are written for several right options only; " + count(others)
-                        + " of other types earn by their parts.");
+            if (orders > 0) {
+                remarks.add("An order's rule of right neighbours can't be written; " + count(orders)
+                        + " earn by right places.");
             }
         }
         if (this == CARTRIDGE || this == XLSX || this == CSV) {

@@ -2,7 +2,11 @@ package org.tidyleaf.exchange;
 
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import com.fasterxml.jackson.annotation.PropertyAccessor;
+import java.io.OutputStream;
+import java.util.function.Consumer;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -22,6 +26,14 @@ public final class StoredJson {
 
     public static String write(Object value) {
         return MAPPER.writeValueAsString(value);
+    }
+
+    /** Writes one document piece by piece and leaves the stream open. */
+    static void write(OutputStream out, Consumer<JsonGenerator> content) {
+        try (JsonGenerator document =
+                MAPPER.writer().without(StreamWriteFeature.AUTO_CLOSE_TARGET).createGenerator(out)) {
+            content.accept(document);
+        }
     }
 
     /** Throws {@link IllegalStateException} if the text was not written from such a value. */

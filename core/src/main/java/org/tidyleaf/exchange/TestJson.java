@@ -1,16 +1,15 @@
 package org.tidyleaf.exchange;
 
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Base64;
-import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.tidyleaf.intake.IntakeException;
-import org.tidyleaf.question.Inline;
-import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.source.Figure;
 
@@ -36,22 +35,32 @@ public final class TestJson {
     /** @param data the file's bytes in Base64 (RFC 4648) */
     record Picture(String id, String mediaType, String alternative, String data) {}
 
-    /** @param figures gives a picture by its id; one that is not there is left out */
-    public static String write(Quiz quiz, Function<String, Optional<Figure>> figures) {
-        Map<String, Picture> pictures = new LinkedHashMap<>();
-        for (Prose prose : QtiPackage.proses(quiz)) {
-            for (Inline.Picture picture : prose.pictures()) {
-                figures.apply(picture.figure())
-                        .ifPresent(figure -> pictures.put(
-                                figure.id(),
-                                new Picture(
-                                        figure.id(),
-                                        figure.mediaType(),
-                                        figure.alternative(),
-                                        Base64.getEncoder().encodeToString(figure.bytes()))));
-            }
-        }
-        return StoredJson.write(new Document(FORMAT, VERSION, quiz, List.copyOf(pictures.values())));
+    /**
+     * Writes the document picture by picture and leaves the stream open.
+     *
+     * @param figures gives a picture by its id; one that is not there is left out
+     */
+    public static void write(Quiz quiz, Function<String, Optional<Figure>> figures, OutputStream out) {
+        Set<String> wanted = new LinkedHashSet<>();
+        QtiPackage.proses(quiz).forEach(prose -> prose.pictures().forEach(picture -> wanted.add(picture.figure())));
+        StoredJson.write(out, document -> {
+            document.writeStartObject();
+            document.writeStringProperty("format", FORMAT);
+            document.writeNumberProperty("version", VERSION);
+            document.writePOJOProperty("test", quiz);
+            document.writeArrayPropertyStart("figures");
+            wanted.forEach(id -> figures.apply(id).map(TestJson::picture).ifPresent(document::writePOJO));
+            document.writeEndArray();
+            document.writeEndObject();
+        });
+    }
+
+    private static Picture picture(Figure figure) {
+        return new Picture(
+                figure.id(),
+                figure.mediaType(),
+                figure.alternative(),
+                Base64.getEncoder().encodeToString(figure.bytes()));
     }
 
     /** Whether a file is such a document, by how it begins. */
