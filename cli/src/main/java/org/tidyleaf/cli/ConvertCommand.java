@@ -45,6 +45,9 @@ final class ConvertCommand implements Callable<Integer> {
             description = "with qti3: a pool by topic, and a test that draws so many of each")
     private int draw;
 
+    @Option(names = "--minutes", paramLabel = "N", description = "with qti3 and qti21: a time limit for the whole test")
+    private int minutes;
+
     @Option(names = "--key", paramLabel = "FILE", description = "a file with the answers")
     @Nullable
     private Path key;
@@ -60,6 +63,9 @@ final class ConvertCommand implements Callable<Integer> {
             try (OutputStream stream = new BufferedOutputStream(Files.newOutputStream(out))) {
                 if (draw > 0 && to == Outlet.QTI3) {
                     QtiPackage.writePool(test.quiz(), draw, id -> figure(test.figures(), id), stream);
+                } else if (minutes > 0 && (to == Outlet.QTI3 || to == Outlet.QTI21)) {
+                    QtiPackage.Version version = to == Outlet.QTI3 ? QtiPackage.Version.V30 : QtiPackage.Version.V21;
+                    QtiPackage.writeTimed(version, test.quiz(), minutes, id -> figure(test.figures(), id), stream);
                 } else {
                     to.write(test.quiz(), id -> figure(test.figures(), id), stream);
                 }

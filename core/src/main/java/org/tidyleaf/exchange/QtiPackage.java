@@ -40,12 +40,14 @@ public final class QtiPackage {
     private final Quiz quiz;
     private final Version version;
     private final int draw;
+    private final int minutes;
     private final Map<String, Figure> pictures = new LinkedHashMap<>();
     private final Map<String, String> files = new LinkedHashMap<>();
 
-    private QtiPackage(Version version, Quiz quiz, int draw, Function<String, Optional<Figure>> figures) {
+    private QtiPackage(Version version, Quiz quiz, int draw, int minutes, Function<String, Optional<Figure>> figures) {
         this.version = version;
         this.draw = draw;
+        this.minutes = minutes;
         this.quiz = quiz;
         for (Prose prose : proses(quiz)) {
             for (Inline.Picture picture : prose.pictures()) {
@@ -62,7 +64,18 @@ public final class QtiPackage {
      */
     public static void write(Version version, Quiz quiz, Function<String, Optional<Figure>> figures, OutputStream out)
             throws IOException {
-        new QtiPackage(version, quiz, 0, figures).write(out);
+        writeTimed(version, quiz, 0, figures, out);
+    }
+
+    /**
+     * Writes the package with a time limit for the whole test.
+     *
+     * @param minutes 0 for none
+     */
+    public static void writeTimed(
+            Version version, Quiz quiz, int minutes, Function<String, Optional<Figure>> figures, OutputStream out)
+            throws IOException {
+        new QtiPackage(version, quiz, 0, minutes, figures).write(out);
     }
 
     /**
@@ -73,7 +86,7 @@ public final class QtiPackage {
      */
     public static void writePool(Quiz quiz, int draw, Function<String, Optional<Figure>> figures, OutputStream out)
             throws IOException {
-        new QtiPackage(Version.V30, quiz, Math.max(1, draw), figures).write(out);
+        new QtiPackage(Version.V30, quiz, Math.max(1, draw), 0, figures).write(out);
     }
 
     static List<Prose> proses(Quiz quiz) {
@@ -154,6 +167,10 @@ public final class QtiPackage {
         out.open("qti-assessment-test", "xmlns", QtiItem.NAMESPACE, "identifier", "test", "title", quiz.title());
         out.open("qti-outcome-declaration", "identifier", "SCORE", "cardinality", "single", "base-type", "float")
                 .close("qti-outcome-declaration");
+        if (minutes > 0) {
+            // In seconds (QTI, timeLimits).
+            out.empty("qti-time-limits", "max-time", String.valueOf(minutes * 60L));
+        }
         out.open(
                 "qti-test-part",
                 "identifier",

@@ -142,6 +142,12 @@ public final class QtiReader {
             return "";
         }
         Element test = renewed(href, part.get());
+        Xml.child(test, "qti-time-limits")
+                .map(limits -> Xml.attribute(limits, "max-time"))
+                .filter(seconds -> seconds.matches("\\d{1,6}(?:\\.\\d+)?"))
+                .ifPresent(seconds -> remarks.add("The package allows "
+                        + Math.round(Double.parseDouble(seconds) / 60)
+                        + " minutes. Time is set when a test is given out: set it there."));
         for (Element testPart : Xml.children(test)) {
             if (testPart.getLocalName().equals("qti-test-part")) {
                 for (Element section : Xml.children(testPart)) {

@@ -205,6 +205,24 @@ class QtiPackageTest {
      * QTI 2.1 (1EdTech, assessment item information model): no element or attribute of 3.0 is left, everything of QTI's own
      * stands in its namespace, and MathML in MathML's.
      */
+    /** QTI, timeLimits: maxTime is in seconds. */
+    @Test
+    void aTimeLimitGoesAlongAndIsSaidWhenItComesBack() throws IOException, IntakeException {
+        Quiz quiz = quiz("all.txt", ALL_TYPES.getBytes(StandardCharsets.UTF_8));
+        for (QtiPackage.Version version : QtiPackage.Version.values()) {
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            QtiPackage.writeTimed(version, quiz, 45, id -> Optional.empty(), out);
+            String limits = version == QtiPackage.Version.V30
+                    ? "<qti-time-limits max-time=\"2700\"/>"
+                    : "<timeLimits maxTime=\"2700\"/>";
+            assertThat(entry(out.toByteArray(), "test.xml")).contains(limits);
+            assertThat(QtiReader.read("timed.zip", out.toByteArray()).remarks())
+                    .singleElement()
+                    .asString()
+                    .contains("45 minutes");
+        }
+    }
+
     /** QTI 3.0 and 2.1, response processing: match_correct for all or nothing, a mapping with a negative default for wrong parts. */
     @ParameterizedTest
     @EnumSource(

@@ -37,6 +37,9 @@ import org.tidyleaf.web.leaf.LeafService;
 @RequestMapping("/leaf/{id}/export")
 class ExportController {
 
+    /** In minutes: a week. */
+    private static final int LONGEST_TEST = 7 * 24 * 60;
+
     private final LeafService leaves;
     private final CourseSender course;
 
@@ -130,6 +133,21 @@ class ExportController {
         return file(quiz.title(), " versions.zip", "application/zip")
                 .body(out -> PrintedVersions.write(
                         paper, quiz, count, id.getMostSignificantBits(), figure -> leaves.figure(id, figure), out));
+    }
+
+    /** A package of either version with a time limit. */
+    @GetMapping("/timed")
+    ResponseEntity<StreamingResponseBody> timed(
+            @AuthenticationPrincipal Teacher teacher,
+            @PathVariable UUID id,
+            @RequestParam QtiPackage.Version version,
+            @RequestParam int minutes) {
+        if (minutes < 1 || minutes > LONGEST_TEST) {
+            throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+        }
+        Quiz quiz = quiz(teacher, id);
+        return file(quiz.title(), Outlet.QTI3.ending(), Outlet.QTI3.mediaType())
+                .body(out -> QtiPackage.writeTimed(version, quiz, minutes, figure -> leaves.figure(id, figure), out));
     }
 
     /**
