@@ -23,6 +23,8 @@ import org.tidyleaf.source.Sorted;
     @JsonSubTypes.Type(value = Decision.SetKey.class, name = "set-key"),
     @JsonSubTypes.Type(value = Decision.SetAnswer.class, name = "set-answer"),
     @JsonSubTypes.Type(value = Decision.ChangeType.class, name = "change-type"),
+    @JsonSubTypes.Type(value = Decision.EditParts.class, name = "edit-parts"),
+    @JsonSubTypes.Type(value = Decision.AddSection.class, name = "add-section"),
     @JsonSubTypes.Type(value = Decision.SetPoints.class, name = "set-points"),
     @JsonSubTypes.Type(value = Decision.SetAllPoints.class, name = "set-all-points"),
     @JsonSubTypes.Type(value = Decision.SetUp.class, name = "set-up"),
@@ -117,6 +119,30 @@ public sealed interface Decision {
         @Override
         public String inWords() {
             return "answer set";
+        }
+    }
+
+    /** New texts of a question's parts beside its stem: for each side of {@link Parts} a line for each part. */
+    record EditParts(String question, List<List<String>> sides) implements Decision {
+        public EditParts {
+            sides = sides.stream().map(List::copyOf).toList();
+        }
+
+        @Override
+        public String inWords() {
+            return "parts changed";
+        }
+    }
+
+    /** A new section behind the others, with these questions in it. */
+    record AddSection(String title, List<String> questions) implements Decision {
+        public AddSection {
+            questions = List.copyOf(questions);
+        }
+
+        @Override
+        public String inWords() {
+            return "section “" + title + "” added";
         }
     }
 

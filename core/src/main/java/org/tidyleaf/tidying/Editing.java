@@ -41,6 +41,15 @@ final class Editing {
         if (decision instanceof Decision.EditSection edit) {
             return withSection(quiz, edit);
         }
+        if (decision instanceof Decision.AddSection add) {
+            List<Section> sections = new ArrayList<>(quiz.sections());
+            sections.add(new Section(add.title(), Prose.EMPTY));
+            Quiz wider = new Quiz(quiz.title(), sections, quiz.stimuli(), quiz.questions());
+            for (String question : add.questions()) {
+                wider = Arranging.assigned(wider, new Decision.Assign(question, sections.size() - 1));
+            }
+            return wider;
+        }
         if (decision instanceof Decision.EditPassage edit) {
             return withPassage(quiz, edit);
         }
@@ -104,6 +113,9 @@ final class Editing {
         }
         if (decision instanceof Decision.SetAnswer set) {
             return change(quiz, set.question(), question -> question.match(new Answering(set.text())));
+        }
+        if (decision instanceof Decision.EditParts edit) {
+            return change(quiz, edit.question(), question -> Parts.edited(question, edit.sides()));
         }
         if (decision instanceof Decision.ChangeType type) {
             return change(quiz, type.question(), question -> Retyping.to(question, type.type()));

@@ -96,6 +96,19 @@ class SettingUpTest {
     }
 
     @Test
+    void aSectionMadeByHandStandsBehindTheOthersWithItsQuestions() {
+        Decision add = new Decision.AddSection("Extra", List.of(id(0), id(1)));
+        Quiz quiz = after(add).quiz();
+        int last = quiz.sections().size() - 1;
+        assertThat(quiz.sections().get(last).title()).isEqualTo("Extra");
+        assertThat(quiz.questions())
+                .filteredOn(question -> question.particulars().section() == last)
+                .extracting(Question::id)
+                .containsExactly(id(0), id(1));
+        assertThat(after(add, new Decision.Undo()).quiz()).isEqualTo(after().quiz());
+    }
+
+    @Test
     void aQuestionGoesToTheEndOfItsNewSection() {
         Quiz quiz = after(new Decision.Assign(id(0), 1)).quiz();
         assertThat(quiz.questions()).extracting(Question::id).containsExactly(id(1), id(2), id(0));

@@ -11,12 +11,15 @@ import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.reading.AnswerText;
 import org.tidyleaf.tidying.Decision;
+import org.tidyleaf.tidying.Parts;
 
 /**
  * A question's card while it is edited, as its form sends it.
  *
  * @param option the options' texts in order; absent where the question has none
  * @param from for each option the 0-based place it has now, or -1 for a new one
+ * @param firstSide the parts beside the stem, a line each; absent where the question has none
+ * @param secondSide those of the other side, if there are two
  * @param answer what is right where there are no options
  */
 record CardForm(
@@ -25,7 +28,9 @@ record CardForm(
         @Nullable List<Integer> from,
         @Nullable String answer,
         String type,
-        @Nullable BigDecimal points) {
+        @Nullable BigDecimal points,
+        @Nullable String firstSide,
+        @Nullable String secondSide) {
 
     /** The decisions that make the question what the form says; empty where nothing changed. */
     Optional<Decision> changes(Question now) {
@@ -35,6 +40,12 @@ record CardForm(
         }
         if (now instanceof ChoiceQuestion choice && option != null) {
             options(choice, option, changes);
+        }
+        List<Parts.Side> sides = Parts.of(now);
+        List<List<String>> typed = sides(sides.size());
+        if (!typed.isEmpty()
+                && !typed.equals(sides.stream().map(Parts.Side::lines).toList())) {
+            changes.add(new Decision.EditParts(now.id(), typed));
         }
         if (answer != null && !plain(answer).equals(AnswerText.of(now))) {
             changes.add(new Decision.SetAnswer(now.id(), plain(answer)));
@@ -65,6 +76,22 @@ record CardForm(
                 changes.add(new Decision.EditOption(choice.id(), i, plain(texts.get(i))));
             }
         }
+    }
+
+    /** What is typed for so many sides; empty where the form has none of them. */
+    private List<List<String>> sides(int count) {
+        if (count == 0 || firstSide == null || count > 1 && secondSide == null) {
+            return List.of();
+        }
+        return count == 1 ? List.of(lines(firstSide)) : List.of(lines(firstSide), lines(String.valueOf(secondSide)));
+    }
+
+    private static List<String> lines(String text) {
+        return plain(text)
+                .lines()
+                .map(String::strip)
+                .filter(line -> !line.isEmpty())
+                .toList();
     }
 
     private boolean isRearranged(ChoiceQuestion choice) {

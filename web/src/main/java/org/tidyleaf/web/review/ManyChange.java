@@ -20,6 +20,7 @@ enum ManyChange {
     TOTAL("points in all, shared out"),
     TYPE("answered by"),
     SECTION("section"),
+    NEW_SECTION("a new section called"),
     TOPIC("topic"),
     LABEL("a note for you"),
     REQUIRED("must be answered"),
@@ -60,6 +61,11 @@ enum ManyChange {
                 value.matches("\\d{1,4}")
                         ? each(questions, question -> new Decision.Assign(question.id(), Integer.parseInt(value)))
                         : List.of();
+            case NEW_SECTION ->
+                value.isBlank()
+                        ? List.of()
+                        : List.of(new Decision.AddSection(
+                                value, questions.stream().map(Question::id).toList()));
             case TOPIC -> settings(questions, old -> old.withTopic(value));
             case LABEL -> settings(questions, old -> old.withLabels(withMore(old.labels(), value)));
             case REQUIRED -> settings(questions, old -> old.withRequired(value.equals("true")));

@@ -174,8 +174,23 @@ class ReviewController {
         return FORM;
     }
 
+    /** The lines of a question, at one of which a second one may begin. */
+    @GetMapping("/question/{question}/split")
+    String split(@ModelAttribute("at") At at, @PathVariable String question, Model model) {
+        model.addAttribute("leaf", at.leaf());
+        model.addAttribute(
+                "number", reviews.card(at, question).map(QuestionCard::number).orElse(""));
+        model.addAttribute(
+                "lines",
+                reviews.state(at).lines().stream()
+                        .filter(line -> line.question().equals(question))
+                        .toList());
+        return "review/split :: split";
+    }
+
     private void show(At at, String question, Model model) {
         model.addAttribute("page", reviews.page(at));
+        model.addAttribute("sides", reviews.sides(at, question));
         reviews.card(at, question).ifPresent(card -> model.addAttribute("card", card));
     }
 

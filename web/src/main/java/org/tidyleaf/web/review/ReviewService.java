@@ -21,6 +21,7 @@ import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 import org.tidyleaf.tidying.Decision;
 import org.tidyleaf.tidying.KeyLine;
+import org.tidyleaf.tidying.Parts;
 import org.tidyleaf.tidying.Tidied;
 import org.tidyleaf.web.leaf.LeafService;
 import org.tidyleaf.web.leaf.MadeDecision;
@@ -211,6 +212,15 @@ class ReviewService {
         return state(at).cards().stream()
                 .filter(card -> card.id().equals(question))
                 .findFirst();
+    }
+
+    /** The parts of a question that are typed apart from its stem. */
+    List<Parts.Side> sides(At at, String question) {
+        return leaves.open(at.owner(), at.leaf())
+                .tidied()
+                .question(question)
+                .map(Parts::of)
+                .orElse(List.of());
     }
 
     Reviewed points(At at, String question, BigDecimal points) {
