@@ -26,7 +26,8 @@ export function followSpine(spine, sheet) {
     const blocks = sheet.getElementsByClassName('sheet-block');
     if (blocks.length === 0) return firstOf(lines, height);
     const block = [...blocks].find((one) => below(one, height));
-    const line = block?.children[firstOf(block.children, height)];
+    const row = block?.children[firstOf(block.children, height)];
+    const line = row?.matches('.sheet-row') ? row.querySelector('.sheet-line') : row;
     return line ? Number(line.dataset.line) - 1 : count;
   };
   const show = () => {

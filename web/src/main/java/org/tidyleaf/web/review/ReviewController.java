@@ -50,7 +50,7 @@ class ReviewController {
 
     @GetMapping("/lines/{block}")
     String lines(@ModelAttribute("at") At at, @PathVariable int block, Model model) {
-        model.addAttribute("lines", reviews.state(at).lines(block));
+        model.addAttribute("rows", SheetRow.of(reviews.state(at).lines(block)));
         return "review/sheet :: lines";
     }
 

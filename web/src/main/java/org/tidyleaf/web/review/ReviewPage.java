@@ -60,8 +60,8 @@ record ReviewPage(ReviewState state, String notice, List<SheetLine> others) {
         return page.number() < BOXED_AT_ONCE;
     }
 
-    public List<SheetLine> lines() {
-        return state.lines(0);
+    public List<SheetRow> rows() {
+        return SheetRow.of(state.lines(0));
     }
 
     public List<Integer> lineBlocks() {

@@ -4,11 +4,13 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.reading.Entry;
 import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Role;
+import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -24,6 +26,7 @@ import org.tidyleaf.web.page.LineHtml;
  * @param question id of its question, or empty
  * @param indent 0 to 6 steps
  * @param y its place on the spine
+ * @param cell its place in a table of the source
  * @param doubtful whether the reader is in doubt about it
  */
 record SheetLine(
@@ -38,7 +41,8 @@ record SheetLine(
         boolean centered,
         boolean doubtful,
         boolean snagged,
-        int y) {
+        int y,
+        Optional<Cell> cell) {
 
     /** Twentieths of a point in one step of the sheet's indent. */
     private static final int STEP = 360;
@@ -102,7 +106,8 @@ record SheetLine(
                 line.layout().centered(),
                 entry.doubt() >= DOUBTFUL,
                 snagged.contains(entry.line()),
-                (entry.line() - 1) * PITCH);
+                (entry.line() - 1) * PITCH,
+                line.layout().cell().filter(place -> place.column() < place.columns()));
     }
 
     private static Map<Segment, Role> pinned(Tidied tidied, int line) {
