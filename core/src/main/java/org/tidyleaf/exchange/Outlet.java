@@ -93,10 +93,10 @@ public enum Outlet {
                 .map(question -> question.particulars().settings())
                 .toList();
         if (this != QTI3 && this != QTI21 && this != JSON) {
-            said(remarks, settings, one -> one.required(), "must be answered");
-            said(remarks, settings, one -> one.order() != OptionOrder.USUAL, "have an order of options of their own");
-            said(remarks, settings, one -> one.partial().isPresent(), "have marks for part of it");
-            said(remarks, settings, one -> !one.words().areNone(), "say how many words to write");
+            said(remarks, settings, one -> one.required(), "that it must be answered");
+            said(remarks, settings, one -> one.order() != OptionOrder.USUAL, "an order of options of its own");
+            said(remarks, settings, one -> one.partial().isPresent(), "marks for part of it");
+            said(remarks, settings, one -> !one.words().areNone(), "how many words to write");
         } else if (this != JSON) {
             long orders = settings.stream()
                     .filter(one -> one.partial().equals(Optional.of(PartialMarks.NEIGHBOURS)))
@@ -119,7 +119,7 @@ public enum Outlet {
     private static void said(List<String> remarks, List<Settings> all, Predicate<Settings> lost, String words) {
         long count = all.stream().filter(lost).count();
         if (count > 0) {
-            remarks.add("That " + count(count) + " " + words + " is left behind.");
+            remarks.add("Left behind: " + words + " (" + count(count) + ").");
         }
     }
 

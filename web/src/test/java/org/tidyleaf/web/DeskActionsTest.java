@@ -152,11 +152,11 @@ class DeskActionsTest {
                 .click(new Locator.ClickOptions()
                         .setModifiers(java.util.List.of(com.microsoft.playwright.options.KeyboardModifier.SHIFT)));
         assertThat(teacher.locator("[data-many-count]")).hasText("3");
-        change("TOPIC", "TOPIC LABEL", "Comb building");
+        change("TOPIC", "Comb building");
         assertThat(teacher.locator(".question-card:has-text('Topic: Comb building')"))
                 .hasCount(3);
         Assertions.assertThat(Browser.violations(teacher)).isEmpty();
-        change("POINTS", "POINTS TOTAL", "2");
+        change("POINTS", "2");
         assertThat(tally(teacher)).containsText("9 points");
         teacher.click("[data-many-all]");
         assertThat(teacher.locator("[data-many-count]")).hasText("6");
@@ -164,6 +164,8 @@ class DeskActionsTest {
         teacher.selectOption("[data-for=TYPE]", "multiple-choice");
         teacher.click(".many .action-main");
         assertThat(card(6)).containsText("several right answers");
+        change("NEW_SECTION", "Building");
+        assertThat(teacher.locator(".questions-section")).hasText("Building");
         teacher.click("[data-many-none]");
         card(6).locator("[data-choose]").click();
         teacher.selectOption("[name=change]", "DELETE");
@@ -173,9 +175,59 @@ class DeskActionsTest {
         assertThat(tally(teacher)).containsText("6 questions");
     }
 
-    private void change(String what, String field, String value) {
+    @Test
+    void partsAreTypedAnewAndTheKeyStays(Address app) {
+        drop(
+                app,
+                "Combs pairs.txt",
+                "Combs pairs\n\n1. Match each tool with its use.\n1) smoker\ta) calms\n2) viel\tb) covers\n"
+                        + "3) feeder\tc) holds syrup\nAnswer: 1-a, 2-b, 3-c\n");
+        card(1).locator(".question-card-stem").click();
+        teacher.locator("body").press("e");
+        teacher.fill("[name=firstSide]", "smoker\nveil\nfeeder");
+        Assertions.assertThat(Browser.violations(teacher)).isEmpty();
+        teacher.click(".card-form .action-main");
+        assertThat(card(1)).containsText("veil = covers");
+        assertThat(tally(teacher)).containsText("keys 1 of 1");
+        teacher.locator("body").press("z");
+        assertThat(card(1)).containsText("viel = covers");
+    }
+
+    @Test
+    void aQuestionIsSplitAtOneOfItsLines(Address app) {
+        drop(
+                app,
+                "Combs joined.txt",
+                "Combs joined\n\n1. Explain who builds the combs in spring\nand say who cleans the cells.\n2. Who dances?\n");
+        card(1).locator(".question-card-stem").click();
+        card(1).locator("[data-more]").click();
+        teacher.click("[data-open=split]");
+        Locator line = teacher.locator(".split-line:has-text('who cleans')");
+        assertThat(line).isVisible();
+        Assertions.assertThat(Browser.violations(teacher)).isEmpty();
+        line.click();
+        assertThat(tally(teacher)).containsText("3 questions");
+        assertThat(teacher.locator("[data-panel]")).isHidden();
+        teacher.locator("body").press("z");
+        assertThat(tally(teacher)).containsText("2 questions");
+    }
+
+    @Test
+    void aTableOfTheSourceStandsAsATable(Address app) {
+        drop(
+                app,
+                "Combs table.csv",
+                "Question,Option A,Option B,Right\nWho builds?,workers,drones,A\nWho dances?,queens,foragers,B\n");
+        Locator row = teacher.locator(".sheet-row").nth(1);
+        assertThat(row.locator(".sheet-cell")).hasCount(4);
+        assertThat(row.locator(".sheet-cell").nth(2)).containsText("drones");
+        row.locator(".sheet-line:has-text('workers')").click();
+        assertThat(card(1)).hasClass(java.util.regex.Pattern.compile(".*is-focused.*"));
+    }
+
+    private void change(String what, String value) {
         teacher.selectOption("[name=change]", what);
-        teacher.fill("[data-for='" + field + "']", value);
+        teacher.fill("[data-for~='" + what + "']", value);
         teacher.click(".many .action-main");
     }
 

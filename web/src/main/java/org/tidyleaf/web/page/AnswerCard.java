@@ -59,6 +59,12 @@ public record AnswerCard(
         boolean flagged,
         WordLimits words) {
 
+    /** Whether the length of an answer is to be said: only where the question does not say it itself. */
+    public boolean isLengthUnsaid() {
+        return !words.areNone()
+                && !stem.contains(String.valueOf(Math.max(words.least(), words.most())));
+    }
+
     /** One of several parts to choose for: a left of pairs, a step to order, a row of a grid. */
     public record Part(String html, List<PartChoice> choices) {}
 
