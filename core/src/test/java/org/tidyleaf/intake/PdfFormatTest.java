@@ -150,6 +150,65 @@ class PdfFormatTest {
         assertThat(source.notes()).isEmpty();
     }
 
+    /** The frame of a table and its rules; the inner upright one begins below the first row. */
+    private static void grid(PDPageContentStream out) throws IOException {
+        for (int y : List.of(100, 130, 160)) {
+            rule(out, 60, y, 300);
+        }
+        for (int x : List.of(60, 210, 360)) {
+            float top = x == 210 ? 130 : 100;
+            out.addRect(x, PDRectangle.A4.getHeight() - 160, 0.8f, 160 - top);
+            out.fill();
+        }
+    }
+
+    @Test
+    void aCellOverTwoColumnsIsOneCell() throws Exception {
+        Source source = pdf(out -> {
+            grid(out);
+            at(out, PLAIN, 11, 66, 118, "1. Where does a young queen meet the drones?");
+            at(out, PLAIN, 11, 66, 148, "A. in the hive");
+            at(out, PLAIN, 11, 216, 148, "B. in the air");
+        });
+        assertThat(texts(source))
+                .containsExactly("1. Where does a young queen meet the drones?", "A. in the hive", "B. in the air");
+        assertThat(source.lines())
+                .extracting(line -> line.layout().cell().orElseThrow().columns())
+                .containsExactly(1, 2, 2);
+    }
+
+    @Test
+    void aSecondColumnIsSeenWhereItsGapIsSmallInOneRow() throws Exception {
+        String widest = "2. a veil with a wide brim";
+        // No more than the space between two words.
+        float second = 60 + PLAIN.getStringWidth(widest) / 1000 * 11 + 4;
+        Source source = pdf(out -> {
+            at(out, PLAIN, 11, 60, 100, "1. smoker");
+            at(out, PLAIN, 11, second, 100, "a. covers the face");
+            at(out, PLAIN, 11, 60, 116, widest);
+            at(out, PLAIN, 11, second, 116, "b. calms the bees");
+        });
+        assertThat(texts(source).get(1)).isEqualTo(widest + "   b. calms the bees");
+    }
+
+    @Test
+    void lettersBesideADrawingAreItsLabelsAndWordsAreNot() throws Exception {
+        Source source = pdf(out -> {
+            at(out, PLAIN, 11, 60, 100, "1. How long is the side named a?");
+            at(out, PLAIN, 11, 56, 150, "a");
+            out.setLineWidth(1);
+            out.moveTo(70, PDRectangle.A4.getHeight() - 108);
+            out.lineTo(70, PDRectangle.A4.getHeight() - 190);
+            out.lineTo(190, PDRectangle.A4.getHeight() - 190);
+            out.closeAndStroke();
+        });
+        assertThat(source.lines())
+                .filteredOn(line -> line.layout().place() == Place.BODY)
+                .extracting(Line::text)
+                .anyMatch(text -> text.equals("1. How long is the side named a?"));
+        assertThat(source.figures()).hasSize(1);
+    }
+
     @Test
     void anUnderlinedWordOverAnotherIsNoFraction() throws Exception {
         Source source = pdf(out -> {

@@ -59,6 +59,15 @@ class RtfFormatTest {
 
     /** RTF 1.9.1, Font Table: bytes are read by the character set of their font; symbol fonts hold signs. */
     @Test
+    void stylesHaveNamesAndUnderlinedBlanksAreRules() throws IntakeException {
+        Source source = rtf("{\\stylesheet{\\s0 Normal;}{\\s3\\b heading 2;}}"
+                + "\\pard\\s3 Part A\\par\\pard\\s0 1. Bees build {\\ul\\~\\~\\~\\~} of wax.\\par");
+        assertThat(source.lines()).extracting(Line::text).containsExactly("Part A", "1. Bees build ________ of wax.");
+        assertThat(source.line(1).layout().style()).isEqualTo("heading 2");
+        assertThat(source.line(2).layout().style()).isEqualTo("Normal");
+    }
+
+    @Test
     void bytesAreReadByTheirFont() throws IntakeException {
         Source source = rtf("\\pard{\\f1 a\\'b3}{\\f0 b} {\\f2\\'fe} wax {\\f3\\'ec\\'b8\\'e4}\\par");
         assertThat(texts(source)).containsExactly("\u03b1\u2265b \u2611 wax \u043c\u0451\u0434");
