@@ -2,9 +2,11 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
@@ -87,6 +89,11 @@ final class BlockFinder {
         List<Integer> table = tableBelow(lead + 1);
         if (table.isEmpty() && cues.is(Trait.GAP)) {
             gapAnswers(lead);
+        }
+        boolean asked = number(lead).isPresent() || cues.is(Trait.INSTRUCTION_WORD);
+        if (asked && !table.isEmpty() && isHalfEmpty(table)) {
+            table.forEach(piece -> found.put(piece, Blocks.Kind.CELL));
+            return;
         }
         boolean toComplete = !table.isEmpty()
                 && WORDS.mentions(cues.words(), "fill_table")
@@ -330,6 +337,20 @@ final class BlockFinder {
                                 BLANK_CELL.matcher(all.get(piece).text()).matches());
     }
 
+    /** Two columns, and in every row a word beside an empty cell. */
+    private boolean isHalfEmpty(List<Integer> table) {
+        Set<Integer> rows = new HashSet<>();
+        for (int piece : table) {
+            Cell cell = cell(piece).orElseThrow();
+            boolean word =
+                    cell.columns() == 2 && cell.column() == 0 && all.get(piece).is(Trait.SHORT);
+            if (!word || !rows.add(cell.row())) {
+                return false;
+            }
+        }
+        return rows.size() >= FEWEST_PAIRS;
+    }
+
     /** Two columns, numbers that count from 1 against letters that count from the first. */
     private boolean isNumberedAgainstLettered(List<Integer> table) {
         int lefts = 0;
@@ -423,12 +444,26 @@ final class BlockFinder {
         while (end < all.size() && NUMBERED_BLANK.matcher(all.get(end).text()).matches()) {
             end++;
         }
+        if (end == from) {
+            end = numberedSteps(from);
+        }
         if (end - from < 3) {
             return;
         }
         for (int i = from; i < end; i++) {
             found.put(i, Blocks.Kind.STEP);
         }
+    }
+
+    /** "1  metre", "2  inch", "3  yard": numbers without a sign of their own that count from 1. */
+    private int numberedSteps(int from) {
+        int end = from;
+        while (end < all.size()
+                && all.get(end).is(Trait.SHORT)
+                && all.get(end).text().matches((end - from + 1) + "\\s{2,}\\S.*")) {
+            end++;
+        }
+        return end;
     }
 
     /** Heads over all columns but perhaps the first, and below them nothing but ticks beside the statements. */

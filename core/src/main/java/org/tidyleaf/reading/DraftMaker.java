@@ -27,6 +27,7 @@ final class DraftMaker {
             + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
     private static final Pattern STEP_BLANK = Pattern.compile(
             "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
+    private static final Pattern STEP_NUMBER = Pattern.compile("\\s*(\\d{1,2})\\s{2,}(?=\\S)");
     private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
 
     private final Source source;
@@ -40,6 +41,7 @@ final class DraftMaker {
 
     private final List<Draft> questions = new ArrayList<>();
     private final List<Section> sections = new ArrayList<>();
+    private final List<String> saidBySections = new ArrayList<>();
     private final List<PassageDraft> passages = new ArrayList<>();
     private final List<Inline.Picture> waiting = new ArrayList<>();
     private final List<String> labelsOfNext = new ArrayList<>();
@@ -135,6 +137,10 @@ final class DraftMaker {
             int section = i;
             List<Draft> within =
                     questions.stream().filter(draft -> draft.section == section).toList();
+            Optional<BigDecimal> each = PointsFinder.eachOf(saidBySections.get(i), within.size());
+            if (each.isPresent() && within.stream().noneMatch(draft -> draft.pointed)) {
+                within.forEach(draft -> draft.points = each);
+            }
             boolean open = !within.isEmpty() && within.stream().allMatch(draft -> draft.points.isEmpty());
             Optional<BigDecimal> share = open
                     ? PointsFinder.beside(sections.get(i).title())
@@ -225,6 +231,7 @@ final class DraftMaker {
                 })
                 .orElse(cues.text());
         sections.add(new Section(title.strip(), Prose.EMPTY));
+        saidBySections.add(cues.text());
     }
 
     /** Whether labels of that shape count groups and the questions within them otherwise. */
@@ -599,6 +606,13 @@ final class DraftMaker {
 
     /** "( 3 ) Plane the end.": the number is the step's place, if it is there. */
     private void step(Draft draft, Cues cues) {
+        Matcher numbered = STEP_NUMBER.matcher(cues.line().text());
+        if (numbered.lookingAt()) {
+            Draft.OptionDraft last = draft.options.remove(draft.options.size() - 1);
+            draft.options.add(new Draft.OptionDraft(numbered.group(1), last.signed));
+            addOption(draft, cues, numbered.end(), cues.piece().segment().to());
+            return;
+        }
         Matcher matcher = STEP_BLANK.matcher(cues.line().text());
         int from = matcher.lookingAt() ? matcher.end() : 0;
         draft.ranks.add(from > 0 ? matcher.group().replaceAll("\\D", "") : "");

@@ -110,7 +110,7 @@ final class HabitFinder {
                 Set.copyOf(headings),
                 Set.copyOf(parts.keySet()),
                 Set.copyOf(listed),
-                hasBarePoints(all, options, without),
+                hasBarePoints(all, options, without, parts.keySet()),
                 hasMarginKey(all, chained, stems));
     }
 
@@ -550,10 +550,12 @@ final class HabitFinder {
     }
 
     /** "… its name. (2)": several lines end so, and the numbers don't count on as those of gaps or equations would. */
-    private static boolean hasBarePoints(List<Cues> all, Map<String, Integer> options, Set<Integer> without) {
+    private static boolean hasBarePoints(
+            List<Cues> all, Map<String, Integer> options, Set<Integer> without, Set<Integer> parts) {
         List<Integer> values = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
-            boolean option = all.get(i).labels().stream().anyMatch(label -> options.containsKey(label.shape()));
+            boolean option = !parts.contains(i)
+                    && all.get(i).labels().stream().anyMatch(label -> options.containsKey(label.shape()));
             if (!option && !without.contains(i) && !all.get(i).is(Trait.OFF_BODY)) {
                 PointsFinder.bareBeside(all.get(i).text())
                         .filter(found -> found.from() > 0)

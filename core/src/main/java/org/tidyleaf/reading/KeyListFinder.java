@@ -200,6 +200,11 @@ final class KeyListFinder {
                     numbers.add(label.printed());
                 }
             }
+            if (counts
+                    && all.get(i).line().layout().cell().isPresent()
+                    && all.get(i).text().matches("\\d{1,3}[.)]?")) {
+                numbers.add(all.get(i).text().replaceAll("\\D", ""));
+            }
         }
         return items.stream()
                         .filter(item -> numbers.contains(item.number().replaceAll("[a-z]$", "")))

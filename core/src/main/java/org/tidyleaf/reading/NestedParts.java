@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Pattern;
 
 /**
@@ -16,7 +17,7 @@ import java.util.regex.Pattern;
 final class NestedParts {
 
     private static final Pattern POINTS_BEHIND =
-            Pattern.compile("\\S(?:\\s{2,}|\\t|\\s(?=\\[))[(\\[]\\d{1,2}(?:[.,]5)?[)\\]]\\s*$");
+            Pattern.compile("\\S(?:\\s{2,}|\\t|\\s(?=\\[)|(?<=[.?!])\\s)[(\\[]\\d{1,2}(?:[.,]5)?[)\\]]\\s*$");
 
     private NestedParts() {}
 
@@ -30,7 +31,7 @@ final class NestedParts {
                 to++;
             }
             if (numbered.contains(from)) {
-                for (String shape : letters) {
+                for (String shape : withNumerals(all, from + 1, to, letters)) {
                     List<Integer> parts = partsIn(all, from + 1, to, shape, letters, isBare(all, from));
                     parts.forEach(piece -> found.put(piece, shape));
                 }
@@ -38,6 +39,23 @@ final class NestedParts {
             from = to;
         }
         return found;
+    }
+
+    /** "(i) … (2)  (ii) … (3)" right below a number: numerals letter parts as well. */
+    private static Set<String> withNumerals(List<Cues> all, int from, int to, Set<String> letters) {
+        Set<String> shapes = new TreeSet<>(letters);
+        for (int i = from; i < to; i++) {
+            all.get(i).labels().stream()
+                    .filter(label -> label.kind() == Label.Kind.ROMAN)
+                    .forEach(label -> shapes.add(label.shape()));
+        }
+        return shapes;
+    }
+
+    private static boolean isFirstNumeral(List<Cues> all, List<Integer> parts) {
+        return !parts.isEmpty()
+                && all.get(parts.get(0)).labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.ROMAN && label.ordinal() == 1);
     }
 
     private static List<Integer> partsIn(
@@ -57,7 +75,9 @@ final class NestedParts {
             }
         }
         // What only the last of them runs into are statements above the question's own options.
-        boolean inEarnest = nested > 1 || nested == 1 && last < parts.size() || bare && havePoints(all, parts, to);
+        boolean inEarnest = nested > 1
+                || nested == 1 && last < parts.size()
+                || (bare || shape.contains("i") && isFirstNumeral(all, parts)) && havePoints(all, parts, to);
         return parts.size() > 1 && inEarnest ? parts : List.of();
     }
 

@@ -10,6 +10,8 @@ import java.util.Optional;
 /** Which labels of one shape count on through the document, so that they may number its questions. */
 final class NumberSeries {
 
+    private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii");
+
     private NumberSeries() {}
 
     /** The members of a series that may number questions; empty where it can't. */
@@ -91,14 +93,22 @@ final class NumberSeries {
         return withNeighbours(seen, previous, best);
     }
 
+    /** What stands behind the digits: "b" of "12b". */
+    private static String part(String printed) {
+        return printed.replaceFirst("^\\d+", "");
+    }
+
     /** What a step from one label to another is worth; the same number goes on only with another letter (12a, 12b). */
     private static double gain(List<Seen> seen, int from, int to, int step) {
         if (step == 0) {
             String above = seen.get(from).label().printed();
             String here = seen.get(to).label().printed();
-            return above.length() == here.length()
-                            && !Character.isDigit(here.charAt(here.length() - 1))
-                            && above.compareTo(here) < 0
+            boolean numerals =
+                    NUMERALS.contains(part(above)) && NUMERALS.indexOf(part(here)) == NUMERALS.indexOf(part(above)) + 1;
+            return numerals
+                            || above.length() == here.length()
+                                    && !Character.isDigit(here.charAt(here.length() - 1))
+                                    && above.compareTo(here) < 0
                     ? 1
                     : -1;
         }

@@ -93,11 +93,26 @@ final class PartSplitter {
                 .allMatch(option -> PointsFinder.beside(text(option)).isPresent());
         boolean alternatives =
                 draft.options.stream().allMatch(option -> AlternativesMaker.hasAlternatives(text(option)));
+        boolean room = haveRoom(draft);
         boolean notes = NOTES.matcher(text(draft.stem)).find();
         if (areJudged(draft)) {
             return true;
         }
-        return gaps && !text(draft.stem).endsWith("?") || ask || pointed || notes || alternatives;
+        return gaps && !text(draft.stem).endsWith("?") || ask || pointed || notes || alternatives || room;
+    }
+
+    /** "a) Measure twice." and a rule to write on below it, and so for each: what is lettered is to be answered. */
+    private static boolean haveRoom(Draft draft) {
+        for (int i = 0; i < draft.options.size(); i++) {
+            int from = draft.options.get(i).segments.get(0).line();
+            int to = i + 1 < draft.options.size()
+                    ? draft.options.get(i + 1).segments.get(0).line()
+                    : Integer.MAX_VALUE;
+            if (draft.writing.stream().noneMatch(line -> line >= from && line < to)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** "True or false? a) Bees sleep. b) …": each lettered line is a statement to judge by itself. */

@@ -40,7 +40,8 @@ final class PieceSplitter {
     private static final Pattern POINTS_FAR_BEHIND_SENTENCE =
             Pattern.compile("[A-H]\\s{1,6}[^(\\[]*[.]\\s{12,}([(\\[]\\d{1,2}[)\\]])\\s*$");
 
-    private static final Pattern KEY_FAR = Pattern.compile("\\S(?:\\s{3,}|\\s?\\t\\s?)([(\\[][A-Ha-h][)\\]])\\s*$");
+    private static final Pattern KEY_FAR =
+            Pattern.compile("\\S(?:(?:\\s{3,}|\\s?\\t\\s?)(?=[(\\[])|\\s+(?=\\[))([(\\[][A-Ha-h][)\\]])\\s*$");
 
     /** "(1) spring   (2) autumn        [ 2 ]": a box with the number of the right one. */
     private static final Pattern BOXED_KEY = Pattern.compile("\\S(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s+\\d\\s+])\\s*$");

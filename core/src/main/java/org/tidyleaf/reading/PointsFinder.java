@@ -37,6 +37,9 @@ final class PointsFinder {
     private static final Pattern PRODUCT = Vocabulary.pattern("[(\\[]?\\b\\d{1,2}\\s*[x\u00d7*]\\s*" + NUMBER
             + "\\s*(?:" + WORD + ")?\\s*=\\s*(?<total>\\d{1,3}(?:[.,]\\d{1,2})?)\\s*" + WORD + "\\.?\\s*[)\\]]?");
 
+    private static final Pattern FACTORS =
+            Pattern.compile("\\b(\\d{1,2})\\s*[x\u00d7*]\\s*(\\d{1,2}(?:[.,]\\d)?)\\s*\\p{L}*\\.?\\s*=");
+
     private static final Pattern BARE_AT_END = Pattern.compile(
             "\\s*(?:\\(\\s*(\\d{1,2})\\s*\\)|[(\\[]?[_.\\s]*(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
 
@@ -117,6 +120,20 @@ final class PointsFinder {
             }
         }
         return Optional.empty();
+    }
+
+    /** "(1 x 5 = 5 marks)" over five questions: whichever number is not theirs is what each earns. */
+    static Optional<BigDecimal> eachOf(String text, int questions) {
+        Matcher matcher = FACTORS.matcher(text);
+        if (text.indexOf('=') < 0 || !matcher.find()) {
+            return Optional.empty();
+        }
+        String first = matcher.group(1);
+        String second = matcher.group(2);
+        String each = String.valueOf(questions).equals(first)
+                ? second
+                : String.valueOf(questions).equals(second) ? first : "";
+        return each.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(each.replace(',', '.')));
     }
 
     /** The points of all parts together, where a text says how they come about. */

@@ -53,6 +53,11 @@ final class QuestionMaker {
     private final List<Section> sections;
     private final boolean mostKeyed;
 
+    /** "State true or false: bees sleep." */
+    private static final Pattern ASKED_TO_JUDGE = Pattern.compile("([^:?]{6,45}[:?])\\s+\\p{Lu}");
+
+    private static final Pattern IN_BRACKETS = Pattern.compile("\\s*[(\\[]\\s*([^()\\[\\]]{1,40}?)\\s*[)\\]]\\s*");
+
     private static final Pattern INITIAL_BEHIND = Pattern.compile("(.*\\w[.!])\\s+[(\\[]?(\\p{L})[)\\]]?\\s*");
 
     private QuestionMaker(Source source, List<Section> sections, boolean mostKeyed) {
@@ -278,6 +283,10 @@ final class QuestionMaker {
             return numberIfOne(bracketed.get());
         }
         String said = key.text().orElse("");
+        Optional<Question> answered = said.isEmpty() ? answeredBehindRule(particulars) : Optional.empty();
+        if (answered.isPresent()) {
+            return answered.get();
+        }
         int gaps = particulars.stem().gapCount();
         if (gaps == 1 && draft.gapAnswers.size() == 1 && isJudgedStatement(particulars, draft.gapAnswers.get(0))) {
             Prose statement = particulars.stem().withoutGaps();
@@ -317,6 +326,22 @@ final class QuestionMaker {
             return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
         }
         return withoutKey(draft, particulars, said);
+    }
+
+    /** "I lay the eggs. ........ (queen)": a sentence, room for its answer, and the answer in brackets. */
+    private static Optional<Question> answeredBehindRule(Particulars particulars) {
+        List<Inline> parts = particulars.stem().parts();
+        if (parts.size() != 3 || !(parts.get(1) instanceof Inline.Gap)) {
+            return Optional.empty();
+        }
+        Matcher answer = IN_BRACKETS.matcher(parts.get(2).plain());
+        boolean sentence = parts.get(0).plain().strip().matches("(?s).*[.?!]");
+        if (!sentence || !answer.matches()) {
+            return Optional.empty();
+        }
+        Prose stem = new Prose(List.of(parts.get(0)));
+        return Optional.of(
+                numberIfOne(new TextEntry(particulars.withStem(stem), List.of(GapParser.listed(answer.group(1))))));
     }
 
     /** "Drones gather pollen.  f": behind the whole sentence the first letter of what it is judged to be. */
@@ -396,8 +421,11 @@ final class QuestionMaker {
 
     /** The two words by which the section, or the lead of its parts, says that statements are judged. */
     private Optional<List<String>> judgedBy(Draft draft) {
+        String stem = prose.text(draft.stem).plain();
+        Matcher asked = ASKED_TO_JUDGE.matcher(stem);
         return JudgedBy.in(says(draft))
-                .or(() -> JudgedBy.in(prose.text(draft.lead).plain()));
+                .or(() -> JudgedBy.in(prose.text(draft.lead).plain()))
+                .or(() -> asked.lookingAt() ? JudgedBy.in(asked.group(1)) : Optional.empty());
     }
 
     /** "R" for Right: 0 or 1; empty where the text is something else. */

@@ -26,7 +26,8 @@ final class TableEntryMaker {
             table.computeIfAbsent(cell.row(), r -> new HashMap<>())
                     .computeIfAbsent(cell.column(), c -> new ArrayList<>())
                     .add(cues.piece().segment());
-            columns = Math.max(columns, cell.column() + 1);
+            // A last column that is empty throughout is one to fill.
+            columns = Math.max(columns, cell.columns());
             rows = Math.max(rows, cell.row() + 1);
         }
         List<List<Prose>> filled = new ArrayList<>();
