@@ -61,8 +61,7 @@ public record AnswerCard(
 
     /** Whether the length of an answer is to be said: only where the question does not say it itself. */
     public boolean isLengthUnsaid() {
-        return !words.areNone()
-                && !stem.contains(String.valueOf(Math.max(words.least(), words.most())));
+        return !words.areNone() && !stem.contains(String.valueOf(Math.max(words.least(), words.most())));
     }
 
     /** One of several parts to choose for: a left of pairs, a step to order, a row of a grid. */
