@@ -45,13 +45,14 @@ final class QtiItem implements Question.Cases<Boolean> {
     private final QtiProse prose;
     private final XmlText declarations = new XmlText();
     private final XmlText body = new XmlText();
-    private final XmlText processing = new XmlText();
+    private final QtiScoring scoring;
     private final BigDecimal most;
 
     private QtiItem(Question question, QtiProse prose) {
         this.question = question;
         this.prose = prose;
         this.most = Marker.most(question);
+        this.scoring = new QtiScoring(most);
     }
 
     /**
@@ -169,7 +170,7 @@ final class QtiItem implements Question.Cases<Boolean> {
         if (byHand && !feedback) {
             return;
         }
-        out.open("qti-response-processing").markup(processing.toString());
+        out.open("qti-response-processing").markup(scoring.rules());
         if (feedback) {
             out.open("qti-set-outcome-value", "identifier", "FEEDBACK")
                     .element("qti-base-value", "done", "base-type", "identifier")
@@ -253,9 +254,9 @@ final class QtiItem implements Question.Cases<Boolean> {
             return;
         }
         if (partial() == PartialMarks.WHOLE) {
-            allOrNothing();
+            scoring.allOrNothing();
         } else {
-            addMapped(RESPONSE);
+            scoring.addMapped(RESPONSE);
         }
     }
 
@@ -271,46 +272,6 @@ final class QtiItem implements Question.Cases<Boolean> {
             shares.add(i == parts ? most.subtract(each.multiply(BigDecimal.valueOf(parts - 1L))) : each);
         }
         return shares;
-    }
-
-    private void addMapped(String response) {
-        processing
-                .open("qti-response-condition")
-                .open("qti-response-if")
-                .open("qti-not")
-                .open("qti-is-null")
-                .empty("qti-variable", "identifier", response)
-                .close("qti-is-null")
-                .close("qti-not");
-        add("<qti-map-response identifier=\"" + response + "\"/>");
-        processing.close("qti-response-if").close("qti-response-condition");
-    }
-
-    /** Adds to the score. */
-    private void add(String value) {
-        processing
-                .open("qti-set-outcome-value", "identifier", "SCORE")
-                .open("qti-sum")
-                .empty("qti-variable", "identifier", "SCORE")
-                .markup(value)
-                .close("qti-sum")
-                .close("qti-set-outcome-value");
-    }
-
-    private void allOrNothing() {
-        processing
-                .open("qti-response-condition")
-                .open("qti-response-if")
-                .open("qti-match")
-                .empty("qti-variable", "identifier", RESPONSE)
-                .empty("qti-correct", "identifier", RESPONSE)
-                .close("qti-match");
-        add(points(most));
-        processing.close("qti-response-if").close("qti-response-condition");
-    }
-
-    private static String points(BigDecimal points) {
-        return "<qti-base-value base-type=\"float\">" + points.toPlainString() + "</qti-base-value>";
     }
 
     @Override
@@ -357,9 +318,9 @@ final class QtiItem implements Question.Cases<Boolean> {
         }
         body.close("qti-choice-interaction");
         if (!mapping.isEmpty()) {
-            addMapped(RESPONSE);
+            scoring.addMapped(RESPONSE);
         } else if (!correct.isEmpty()) {
-            allOrNothing();
+            scoring.allOrNothing();
         }
         return true;
     }
@@ -403,31 +364,17 @@ final class QtiItem implements Question.Cases<Boolean> {
                     gaps.get(i).stream().limit(1).toList(),
                     mapping);
             if (!mapping.isEmpty() && partial() != PartialMarks.WHOLE) {
-                addMapped(entry(i + 1));
+                scoring.addMapped(entry(i + 1));
             }
         }
         boolean keyed = gaps.stream().noneMatch(List::isEmpty);
         if (partial() == PartialMarks.WHOLE && keyed) {
-            allEntries(gaps.size());
+            scoring.allEntries(gaps.size());
         }
     }
 
-    /** Everything for entries that all earn something by themselves, else nothing. */
-    private void allEntries(int entries) {
-        processing.open("qti-response-condition").open("qti-response-if").open("qti-and");
-        for (int i = 1; i <= entries; i++) {
-            processing
-                    .open("qti-gt")
-                    .empty("qti-map-response", "identifier", entry(i))
-                    .markup(points(BigDecimal.ZERO))
-                    .close("qti-gt");
-        }
-        processing.close("qti-and");
-        add(points(most));
-        processing.close("qti-response-if").close("qti-response-condition");
-    }
-
-    private static String entry(int gap) {
+    /** The response of a gap, counted from 1. */
+    static String entry(int gap) {
         return gap == 1 ? RESPONSE : RESPONSE + gap;
     }
 
@@ -460,27 +407,8 @@ final class QtiItem implements Question.Cases<Boolean> {
         } else if (!unit.isEmpty()) {
             body.element("p", unit, "class", "unit");
         }
-        number.key().ifPresent(this::within);
+        number.key().ifPresent(scoring::within);
         return true;
-    }
-
-    /** The number lies between its bounds, both included; lower and upper bound read alike everywhere. */
-    private void within(NumericEntry.Key key) {
-        BigDecimal tolerance = key.tolerance().orElse(BigDecimal.ZERO);
-        processing.open("qti-response-condition").open("qti-response-if").open("qti-and");
-        bound("qti-gte", key.value().subtract(tolerance));
-        bound("qti-lte", key.value().add(tolerance));
-        processing.close("qti-and");
-        add(points(most));
-        processing.close("qti-response-if").close("qti-response-condition");
-    }
-
-    private void bound(String relation, BigDecimal value) {
-        processing
-                .open(relation)
-                .empty("qti-variable", "identifier", RESPONSE)
-                .markup(points(value))
-                .close(relation);
     }
 
     @Override
@@ -558,22 +486,12 @@ final class QtiItem implements Question.Cases<Boolean> {
         }
         body.close("qti-order-interaction");
         if (partial() == PartialMarks.WHOLE && !correct.isEmpty()) {
-            allOrNothing();
+            scoring.allOrNothing();
             return true;
         }
         List<BigDecimal> shares = shares(correct.size());
         for (int i = 0; i < correct.size(); i++) {
-            processing
-                    .open("qti-response-condition")
-                    .open("qti-response-if")
-                    .open("qti-match")
-                    .open("qti-index", "n", String.valueOf(i + 1))
-                    .empty("qti-variable", "identifier", RESPONSE)
-                    .close("qti-index")
-                    .element("qti-base-value", correct.get(i), "base-type", "identifier")
-                    .close("qti-match");
-            add(points(shares.get(i)));
-            processing.close("qti-response-if").close("qti-response-condition");
+            scoring.addAtPlace(i + 1, correct.get(i), shares.get(i));
         }
         return true;
     }
@@ -688,9 +606,9 @@ final class QtiItem implements Question.Cases<Boolean> {
                 .close("p")
                 .close("qti-hottext-interaction");
         if (!mapping.isEmpty() && partial() == PartialMarks.WHOLE) {
-            allOrNothing();
+            scoring.allOrNothing();
         } else if (!mapping.isEmpty()) {
-            addMapped(RESPONSE);
+            scoring.addMapped(RESPONSE);
         }
         return true;
     }

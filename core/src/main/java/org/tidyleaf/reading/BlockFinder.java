@@ -2,11 +2,9 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
@@ -32,7 +30,7 @@ final class BlockFinder {
 
     private static final Pattern NUMBERED_BLANK =
             Pattern.compile("(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*");
-    private static final Pattern TICK =
+    static final Pattern TICK =
             Pattern.compile("[xX\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
     private static final Pattern BANK_LINE = Pattern.compile(
             "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,}");
@@ -46,9 +44,7 @@ final class BlockFinder {
     private static final Pattern WORDS_BOXED = Pattern.compile(
             "[\\[({|]\\s*[^,;/|\\[\\](){}]{1,30}(?:\\s*[,;/|\u2013-]\\s+[^,;/|\\[\\](){}]{1,30}){2,}\\s*[\\])}|]");
 
-    private static final Pattern BLANK_CELL = Pattern.compile(TICK.pattern() + "|[A-Za-z]|\\d|[_.\u2026]+");
-
-    private static final int FEWEST_PAIRS = 3;
+    static final int FEWEST_PAIRS = 3;
 
     /** More lines than that are no two lists to compare. */
     private static final int MOST_LISTED = 16;
@@ -91,7 +87,7 @@ final class BlockFinder {
             gapAnswers(lead);
         }
         boolean asked = number(lead).isPresent() || cues.is(Trait.INSTRUCTION_WORD);
-        if (asked && !table.isEmpty() && isHalfEmpty(table)) {
+        if (asked && !table.isEmpty() && PairTables.isHalfEmpty(all, table)) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.CELL));
             return;
         }
@@ -103,7 +99,8 @@ final class BlockFinder {
             table.forEach(piece -> found.put(piece, Blocks.Kind.CELL));
             return;
         }
-        if (!table.isEmpty() && (isAroundBlanks(table) || isNumberedAgainstLettered(table))) {
+        if (!table.isEmpty()
+                && (PairTables.isAroundBlanks(all, table) || PairTables.isNumberedAgainstLettered(all, table))) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
             lead(lead);
             return;
@@ -202,7 +199,7 @@ final class BlockFinder {
         if (!table.isEmpty()) {
             boolean twoColumns =
                     table.stream().allMatch(piece -> cell(piece).orElseThrow().column() < 2);
-            if (!twoColumns && isLabelledPairs(table)) {
+            if (!twoColumns && PairTables.isLabelledPairs(all, table)) {
                 table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
                 lead(from - 1);
                 return;
@@ -303,71 +300,6 @@ final class BlockFinder {
     private boolean isLetter(int piece, int ordinal) {
         return all.get(piece).labels().stream()
                 .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == ordinal);
-    }
-
-    /** Four columns: numbers and what they number, letters and what they letter. */
-    private boolean isLabelledPairs(List<Integer> table) {
-        return table.size() >= 8
-                && table.stream().allMatch(piece -> cell(piece).orElseThrow().columns() == 4)
-                && table.stream()
-                        .filter(piece -> cell(piece).orElseThrow().column() % 2 == 0)
-                        .allMatch(piece -> all.get(piece).text().matches("[(]?(?:\\d{1,2}|[A-Za-z]|[ivx]{1,4})[.)]?"));
-    }
-
-    /** Three columns: what is paired, a box or a blank for a letter, and lettered targets. */
-    private boolean isAroundBlanks(List<Integer> table) {
-        List<Integer> targets = table.stream()
-                .filter(piece -> cell(piece).orElseThrow().column() == 2)
-                .toList();
-        long items = table.stream()
-                .filter(piece -> cell(piece).orElseThrow().column() == 0)
-                .count();
-        boolean lettered = targets.size() >= FEWEST_PAIRS;
-        for (int i = 0; i < targets.size(); i++) {
-            String letter = String.valueOf((char) ('A' + i));
-            lettered &= all.get(targets.get(i)).text().matches("(?i)[(]?" + letter + "[).:]?\\s+\\S.*");
-        }
-        return lettered
-                && items >= FEWEST_PAIRS
-                && items <= targets.size()
-                && table.stream().allMatch(piece -> cell(piece).orElseThrow().columns() == 3)
-                && table.stream()
-                        .filter(piece -> cell(piece).orElseThrow().column() == 1)
-                        .allMatch(piece ->
-                                BLANK_CELL.matcher(all.get(piece).text()).matches());
-    }
-
-    /** Two columns, and in every row a word beside an empty cell. */
-    private boolean isHalfEmpty(List<Integer> table) {
-        Set<Integer> rows = new HashSet<>();
-        for (int piece : table) {
-            Cell cell = cell(piece).orElseThrow();
-            boolean word =
-                    cell.columns() == 2 && cell.column() == 0 && all.get(piece).is(Trait.SHORT);
-            if (!word || !rows.add(cell.row())) {
-                return false;
-            }
-        }
-        return rows.size() >= FEWEST_PAIRS;
-    }
-
-    /** Two columns, numbers that count from 1 against letters that count from the first. */
-    private boolean isNumberedAgainstLettered(List<Integer> table) {
-        int lefts = 0;
-        int rights = 0;
-        for (int piece : table) {
-            Cell cell = cell(piece).orElseThrow();
-            String text = all.get(piece).text();
-            if (cell.columns() != 2) {
-                return false;
-            }
-            int expected = cell.column() == 0 ? ++lefts : ++rights;
-            String label = cell.column() == 0 ? String.valueOf(expected) : String.valueOf((char) ('a' + expected - 1));
-            if (!text.matches("(?i)[(]?" + label + "[.)]\\s*\\S.*")) {
-                return false;
-            }
-        }
-        return lefts >= FEWEST_PAIRS && rights >= lefts;
     }
 
     /** What stands right above the pairs asks for them, unless it heads a section. */

@@ -20,8 +20,6 @@ import org.tidyleaf.source.Span;
 /** Roles to questions without their keys: walks the pieces once and hands each to the question it belongs to. */
 final class DraftMaker {
 
-    private static final Pattern RANGE = Vocabulary.pattern(
-            "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
     private static final Pattern ALSO = Vocabulary.pattern(Vocabulary.ALL.either("also") + "\\b");
     private static final Pattern SECTION_LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
             + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
@@ -42,7 +40,7 @@ final class DraftMaker {
     private final List<Draft> questions = new ArrayList<>();
     private final List<Section> sections = new ArrayList<>();
     private final List<String> saidBySections = new ArrayList<>();
-    private final List<PassageDraft> passages = new ArrayList<>();
+    private final Passages passages = new Passages();
     private final List<Inline.Picture> waiting = new ArrayList<>();
     private final List<String> labelsOfNext = new ArrayList<>();
     private final int[] owners;
@@ -93,9 +91,6 @@ final class DraftMaker {
         return new DraftMaker(source, roles, habits, lessons, layouts).run();
     }
 
-    /** A passage and the printed numbers it is for; without numbers it is for all questions up to the next section. */
-    private record PassageDraft(List<Segment> segments, Optional<int[]> range, int section) {}
-
     private Drafts run() {
         for (int i = 0; i < roles.size(); i++) {
             take(i, roles.get(i));
@@ -109,13 +104,9 @@ final class DraftMaker {
             questions.clear();
             questions.addAll(joined);
         }
-        pointsOfSections();
-        linkPassages();
-        boolean lineNumbersNeeded = LineNumbers.areNeeded(source);
-        List<Stimulus> stimuli = new ArrayList<>(passages.stream()
-                .map(p -> new Stimulus(
-                        prose.text(lineNumbersNeeded ? p.segments() : LineNumbers.without(source, p.segments()))))
-                .toList());
+        SectionPoints.share(sections, saidBySections, questions);
+        passages.link(questions);
+        List<Stimulus> stimuli = passages.stimuli(source, prose);
         PartSplitter splitter = new PartSplitter(source, stems, roles, owners);
         List<Draft> whole = splitter.split(questions);
         for (int i = 0; i < whole.size(); i++) {
@@ -131,25 +122,6 @@ final class DraftMaker {
         return new Drafts(title, List.copyOf(sections), stimuli, whole, owners, splitter.roles());
     }
 
-    /** "IV. Essay (6 points)": the points of the section are those of its questions together. */
-    private void pointsOfSections() {
-        for (int i = 0; i < sections.size(); i++) {
-            int section = i;
-            List<Draft> within =
-                    questions.stream().filter(draft -> draft.section == section).toList();
-            Optional<BigDecimal> each = PointsFinder.eachOf(saidBySections.get(i), within.size());
-            if (each.isPresent() && within.stream().noneMatch(draft -> draft.pointed)) {
-                within.forEach(draft -> draft.points = each);
-            }
-            boolean open = !within.isEmpty() && within.stream().allMatch(draft -> draft.points.isEmpty());
-            Optional<BigDecimal> share = open
-                    ? PointsFinder.beside(sections.get(i).title())
-                            .flatMap(found -> PointsFinder.share(found.points(), within.size()))
-                    : Optional.empty();
-            within.forEach(draft -> draft.points = draft.points.or(() -> share));
-        }
-    }
-
     private void take(int index, Assigned piece) {
         Cues cues = piece.cues();
         Step step = piece.step();
@@ -157,7 +129,10 @@ final class DraftMaker {
             case TITLE -> title = cues.text().split("\\t|\\s{4,}|\\s+\\|\\s+(?=\\S+:?\\s*_)")[0];
             case SECTION -> section(cues);
             case INSTRUCTION -> instruction(cues);
-            case STIMULUS -> passage(cues, step.more());
+            case STIMULUS -> {
+                open = Optional.empty();
+                passages.add(cues, step.more(), sections.size() - 1);
+            }
             case STEM -> stem(index, piece);
             case FIGURE -> figure(index, piece);
             case ASIDE -> aside(index, cues);
@@ -274,19 +249,6 @@ final class DraftMaker {
     private void pointsForEach(PointsFinder.Found found) {
         pointsEach = Optional.of(found.points());
         documentPoints = sections.isEmpty() ? pointsEach : documentPoints;
-    }
-
-    private void passage(Cues cues, boolean more) {
-        open = Optional.empty();
-        if (more && !passages.isEmpty()) {
-            passages.get(passages.size() - 1).segments().add(cues.piece().segment());
-            return;
-        }
-        Matcher matcher = RANGE.matcher(cues.text());
-        Optional<int[]> range = matcher.find()
-                ? Optional.of(new int[] {Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))})
-                : Optional.empty();
-        passages.add(new PassageDraft(new ArrayList<>(List.of(cues.piece().segment())), range, sections.size() - 1));
     }
 
     private void stem(int index, Assigned piece) {
@@ -661,38 +623,5 @@ final class DraftMaker {
                 .or(() -> cues.labels().stream()
                         .filter(label -> label.kind() != Label.Kind.CODE && label.kind() != Label.Kind.NUMBER)
                         .findFirst());
-    }
-
-    private void linkPassages() {
-        for (int p = 0; p < passages.size(); p++) {
-            PassageDraft passage = passages.get(p);
-            for (Draft draft : questions) {
-                if (passage.range()
-                        .map(range -> isWithin(draft, range))
-                        .orElseGet(() -> followsInSection(draft, passage))) {
-                    draft.stimulus = p;
-                }
-            }
-        }
-    }
-
-    private static boolean isWithin(Draft draft, int[] range) {
-        String digits = draft.number.replaceAll("\\D.*", "");
-        return !digits.isEmpty() && Integer.parseInt(digits) >= range[0] && Integer.parseInt(digits) <= range[1];
-    }
-
-    /** A passage stands for the rest of its section; one above all sections for all of them, up to the next passage. */
-    private boolean followsInSection(Draft draft, PassageDraft passage) {
-        int line = passage.segments().get(0).line();
-        if (draft.firstLine() <= line) {
-            return false;
-        }
-        boolean aboveAll = passage.section() < 0
-                && questions.stream().noneMatch(question -> question.section < 0)
-                && passages.stream()
-                        .filter(other -> other != passage)
-                        .map(other -> other.segments().get(0).line())
-                        .noneMatch(other -> other > line && other < draft.firstLine());
-        return draft.section == passage.section() || aboveAll;
     }
 }

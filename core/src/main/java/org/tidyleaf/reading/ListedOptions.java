@@ -36,7 +36,8 @@ final class ListedOptions {
         return List.of();
     }
 
-    private static List<Piece> cut(Line line, int from, Pattern separator) {
+    /** The parts of a line from a place on, without what parts them; the first reaches back to the line's beginning. */
+    static List<Piece> cut(Line line, int from, Pattern separator) {
         List<Piece> pieces = new ArrayList<>();
         Matcher matcher =
                 separator.matcher(line.text()).region(from, line.text().length());

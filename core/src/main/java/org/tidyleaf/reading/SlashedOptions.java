@@ -1,10 +1,8 @@
 package org.tidyleaf.reading;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
@@ -50,18 +48,7 @@ final class SlashedOptions {
 
     /** One piece for each option, without the strokes; empty where the line is no such list. */
     List<Piece> pieces(Line line) {
-        if (!lines.contains(line.number())) {
-            return List.of();
-        }
-        List<Piece> pieces = new ArrayList<>();
-        Matcher stroke = STROKE.matcher(line.text());
-        int at = 0;
-        while (stroke.find()) {
-            pieces.add(new Piece(new Segment(line.number(), at, stroke.start()), at == 0));
-            at = stroke.end();
-        }
-        pieces.add(new Piece(new Segment(line.number(), at, line.text().length()), at == 0));
-        return pieces;
+        return lines.contains(line.number()) ? ListedOptions.cut(line, 0, STROKE) : List.of();
     }
 
     /** Empty labels that say the place of each option in its line. */

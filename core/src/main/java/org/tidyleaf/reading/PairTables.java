@@ -1,0 +1,82 @@
+package org.tidyleaf.reading;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Cell;
+
+/** Tables whose shape alone says that they pair things, or that their cells are to be filled. */
+final class PairTables {
+
+    private static final Pattern BLANK_CELL = Pattern.compile(BlockFinder.TICK.pattern() + "|[A-Za-z]|\\d|[_.\u2026]+");
+
+    private PairTables() {}
+
+    /** Three columns: what is paired, a box or a blank for a letter, and lettered targets. */
+    static boolean isAroundBlanks(List<Cues> all, List<Integer> table) {
+        List<Integer> targets =
+                table.stream().filter(piece -> cell(all, piece).column() == 2).toList();
+        long items =
+                table.stream().filter(piece -> cell(all, piece).column() == 0).count();
+        boolean lettered = targets.size() >= BlockFinder.FEWEST_PAIRS;
+        for (int i = 0; i < targets.size(); i++) {
+            String letter = String.valueOf((char) ('A' + i));
+            lettered &= all.get(targets.get(i)).text().matches("(?i)[(]?" + letter + "[).:]?\\s+\\S.*");
+        }
+        return lettered
+                && items >= BlockFinder.FEWEST_PAIRS
+                && items <= targets.size()
+                && table.stream().allMatch(piece -> cell(all, piece).columns() == 3)
+                && table.stream()
+                        .filter(piece -> cell(all, piece).column() == 1)
+                        .allMatch(piece ->
+                                BLANK_CELL.matcher(all.get(piece).text()).matches());
+    }
+
+    /** Two columns, and in every row a word beside an empty cell. */
+    static boolean isHalfEmpty(List<Cues> all, List<Integer> table) {
+        Set<Integer> rows = new HashSet<>();
+        for (int piece : table) {
+            Cell cell = cell(all, piece);
+            boolean word =
+                    cell.columns() == 2 && cell.column() == 0 && all.get(piece).is(Cues.Trait.SHORT);
+            if (!word || !rows.add(cell.row())) {
+                return false;
+            }
+        }
+        return rows.size() >= BlockFinder.FEWEST_PAIRS;
+    }
+
+    /** Two columns, numbers that count from 1 against letters that count from the first. */
+    static boolean isNumberedAgainstLettered(List<Cues> all, List<Integer> table) {
+        int lefts = 0;
+        int rights = 0;
+        for (int piece : table) {
+            Cell cell = cell(all, piece);
+            String text = all.get(piece).text();
+            if (cell.columns() != 2) {
+                return false;
+            }
+            int expected = cell.column() == 0 ? ++lefts : ++rights;
+            String label = cell.column() == 0 ? String.valueOf(expected) : String.valueOf((char) ('a' + expected - 1));
+            if (!text.matches("(?i)[(]?" + label + "[.)]\\s*\\S.*")) {
+                return false;
+            }
+        }
+        return lefts >= BlockFinder.FEWEST_PAIRS && rights >= lefts;
+    }
+
+    /** Four columns: numbers and what they number, letters and what they letter. */
+    static boolean isLabelledPairs(List<Cues> all, List<Integer> table) {
+        return table.size() >= 8
+                && table.stream().allMatch(piece -> cell(all, piece).columns() == 4)
+                && table.stream()
+                        .filter(piece -> cell(all, piece).column() % 2 == 0)
+                        .allMatch(piece -> all.get(piece).text().matches("[(]?(?:\\d{1,2}|[A-Za-z]|[ivx]{1,4})[.)]?"));
+    }
+
+    private static Cell cell(List<Cues> all, int piece) {
+        return all.get(piece).line().layout().cell().orElseThrow();
+    }
+}

@@ -1,0 +1,90 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.Stimulus;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+
+/** The passages of a test while its lines are gathered, and which questions each is for. One per reading, not shared. */
+final class Passages {
+
+    private static final Pattern RANGE = Vocabulary.pattern(
+            "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
+
+    private final List<Passage> passages = new ArrayList<>();
+
+    /** A passage and the printed numbers it is for; without numbers it is for all questions up to the next section. */
+    private record Passage(List<Segment> segments, Optional<int[]> range, int section) {
+
+        int firstLine() {
+            return segments.get(0).line();
+        }
+    }
+
+    /**
+     * Takes a line.
+     *
+     * @param more whether it goes on with the last passage
+     * @param section the one it stands in, -1 for none
+     */
+    void add(Cues cues, boolean more, int section) {
+        if (more && !passages.isEmpty()) {
+            passages.get(passages.size() - 1).segments().add(cues.piece().segment());
+            return;
+        }
+        Matcher matcher = RANGE.matcher(cues.text());
+        Optional<int[]> range = matcher.find()
+                ? Optional.of(new int[] {Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))})
+                : Optional.empty();
+        passages.add(new Passage(new ArrayList<>(List.of(cues.piece().segment())), range, section));
+    }
+
+    /** Says to each question which passage it is about. */
+    void link(List<Draft> questions) {
+        for (int p = 0; p < passages.size(); p++) {
+            Passage passage = passages.get(p);
+            for (Draft draft : questions) {
+                if (passage.range()
+                        .map(range -> isWithin(draft, range))
+                        .orElseGet(() -> follows(draft, passage, questions))) {
+                    draft.stimulus = p;
+                }
+            }
+        }
+    }
+
+    private static boolean isWithin(Draft draft, int[] range) {
+        String digits = draft.number.replaceAll("\\D.*", "");
+        return !digits.isEmpty() && Integer.parseInt(digits) >= range[0] && Integer.parseInt(digits) <= range[1];
+    }
+
+    /** A passage stands for the rest of its section; one above all sections for all of them, up to the next passage. */
+    private boolean follows(Draft draft, Passage passage, List<Draft> questions) {
+        int line = passage.firstLine();
+        if (draft.firstLine() <= line) {
+            return false;
+        }
+        boolean aboveAll = passage.section() < 0
+                && questions.stream().noneMatch(question -> question.section < 0)
+                && passages.stream()
+                        .filter(other -> other != passage)
+                        .map(Passage::firstLine)
+                        .noneMatch(other -> other > line && other < draft.firstLine());
+        return draft.section == passage.section() || aboveAll;
+    }
+
+    /** Their texts, without the numbers in their margins unless somebody asks about a line by its number. */
+    List<Stimulus> stimuli(Source source, ProseMaker prose) {
+        boolean numbered = LineNumbers.areNeeded(source);
+        List<Stimulus> stimuli = new ArrayList<>();
+        for (Passage passage : passages) {
+            List<Segment> text = numbered ? passage.segments() : LineNumbers.without(source, passage.segments());
+            stimuli.add(new Stimulus(prose.text(text)));
+        }
+        return stimuli;
+    }
+}

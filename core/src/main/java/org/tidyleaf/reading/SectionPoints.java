@@ -1,0 +1,39 @@
+package org.tidyleaf.reading;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import org.tidyleaf.question.Section;
+
+/** "IV. Essay (6 points)": what the heads of sections say about the points of the questions below them. */
+final class SectionPoints {
+
+    private SectionPoints() {}
+
+    /**
+     * Gives each question what its section says, where it says nothing itself.
+     *
+     * @param said the heads as printed, for each section
+     */
+    static void share(List<Section> sections, List<String> said, List<Draft> questions) {
+        for (int i = 0; i < sections.size(); i++) {
+            int section = i;
+            List<Draft> within =
+                    questions.stream().filter(draft -> draft.section == section).toList();
+            if (!within.isEmpty()) {
+                share(sections.get(i).title(), said.get(i), within);
+            }
+        }
+    }
+
+    private static void share(String title, String said, List<Draft> within) {
+        Optional<BigDecimal> each = PointsFinder.eachOf(said, within.size());
+        if (each.isPresent() && within.stream().noneMatch(draft -> draft.pointed)) {
+            within.forEach(draft -> draft.points = each);
+        } else if (within.stream().allMatch(draft -> draft.points.isEmpty())) {
+            Optional<BigDecimal> share =
+                    PointsFinder.beside(title).flatMap(found -> PointsFinder.share(found.points(), within.size()));
+            within.forEach(draft -> draft.points = share);
+        }
+    }
+}
