@@ -71,7 +71,9 @@ final class PdfPageReader extends PDFTextStripper {
         if (unicode == null || unicode.isEmpty()) {
             return;
         }
-        String text = SymbolFonts.read(face(position), unicode).replace('\u00a0', ' ');
+        boolean plain = unicode.charAt(0) < 0x80;
+        String text =
+                plain ? unicode : SymbolFonts.read(face(position), unicode).replace('\u00a0', ' ');
         glyphs.add(new PdfPage.Glyph(
                 position.getXDirAdj(),
                 position.getYDirAdj(),

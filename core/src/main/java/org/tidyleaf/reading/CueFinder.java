@@ -118,6 +118,15 @@ final class CueFinder {
     /** The line breaks between the words of "True / False". */
     private static final Pattern HALF_PAIR = Pattern.compile("(?:/|[\u2610\u25a1\u25cb\u25ef]|\\[\\s?])\\s*$");
 
+    /** "Questions", "Fragen:" over the first of them. */
+    private static final Pattern QUESTIONS_ONLY =
+            Vocabulary.pattern("(?:the\\s+)?" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s*:?");
+
+    /** "Questions 8-10" with nothing behind it. */
+    private static final Pattern RANGE_ONLY = Vocabulary.pattern(
+            "\\W*" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s+\\d{1,3}\\s*(?:-|\u2013|\u2014|"
+                    + Vocabulary.ALL.either("to") + ")\\s*\\d{1,3}\\s*[.:]?");
+
     private CueFinder() {}
 
     static List<Cues> find(Source source, List<Piece> pieces) {
@@ -363,6 +372,16 @@ final class CueFinder {
                 text.length() < LONG
                         && WORDS.mentions(words, "type_head")
                         && TYPE_HEAD.matcher(text).matches());
+        add(
+                traits,
+                Trait.QUESTIONS_ONLY,
+                text.length() < SHORT && QUESTIONS_ONLY.matcher(text).matches());
+        add(
+                traits,
+                Trait.RANGE_ONLY,
+                text.length() < SHORT
+                        && text.chars().anyMatch(Character::isDigit)
+                        && RANGE_ONLY.matcher(text).matches());
         add(traits, Trait.TEST_WORD, text.length() < SHORT * 2 && WORDS.mentions(words, "test_word"));
         add(traits, Trait.SCHOOL_WORD, text.length() < SHORT && WORDS.mentions(words, "school_word"));
         add(

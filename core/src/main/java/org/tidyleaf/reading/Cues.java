@@ -58,6 +58,10 @@ record Cues(
         FILL_IN,
         /** A text with numbered gaps. */
         CLOZE,
+        /** "Questions 8-10" and nothing else. */
+        RANGE_ONLY,
+        /** "Questions:" and nothing else. */
+        QUESTIONS_ONLY,
         /** "Text B": the title of a passage. */
         PASSAGE_HEAD,
         /** "True or false", "Short answers": it says how the next questions are answered. */

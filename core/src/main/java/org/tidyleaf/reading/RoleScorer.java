@@ -36,15 +36,6 @@ final class RoleScorer {
     private static final Pattern EXPLAINS =
             Vocabulary.pattern("(?:.{0,12}[.)]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
 
-    /** "Questions", "Fragen:" over the first of them. */
-    private static final Pattern QUESTIONS_ONLY =
-            Vocabulary.pattern("(?:the\\s+)?" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s*:?");
-
-    /** "Questions 8-10" with nothing behind it. */
-    private static final Pattern RANGE_ONLY = Vocabulary.pattern(
-            "\\W*" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s+\\d{1,3}\\s*(?:-|\u2013|\u2014|"
-                    + Vocabulary.ALL.either("to") + ")\\s*\\d{1,3}\\s*[.:]?");
-
     private final Habits habits;
     private final Lessons lessons;
     private final List<Cues> all;
@@ -239,7 +230,7 @@ final class RoleScorer {
                 ? SURE + LEANING
                 : habits.headings().contains(index) ? CLEAR : 0;
         fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
-        fit += isRangeOnly(cues) ? SURE : 0;
+        fit += cues.is(Trait.RANGE_ONLY) ? SURE : 0;
         fit += isBoldHead(index, cues) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index, cues)) || cues.is(Trait.GAP) ? CLEAR : 0;
@@ -265,7 +256,7 @@ final class RoleScorer {
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
         fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;
-        fit += before.filter(RoleScorer::isRangeOnly).isPresent() ? CLEAR : 0;
+        fit += before.filter(b -> b.is(Trait.RANGE_ONLY)).isPresent() ? CLEAR : 0;
         boolean forAll = !from.inQuestion() && cues.is(Trait.INSTRUCTION_WORD) && cues.is(Trait.ENDS_SENTENCE);
         fit += forAll ? SLIGHT + SLIGHT : 0;
         fit += to.more() ? LEANING + flow(cues, before) : 0;
@@ -334,23 +325,15 @@ final class RoleScorer {
         fit += to.more() && (cues.is(Trait.TABULAR) || cues.is(Trait.SPACED)) ? LEANING : 0;
         boolean prose = cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.POINTS_EACH) && !cues.is(Trait.INSTRUCTION_WORD);
         fit += to.more() && prose ? LEANING : 0;
-        fit -= cues.is(Trait.RULE)
-                        || cues.is(Trait.SHORT)
-                                && QUESTIONS_ONLY.matcher(cues.text()).matches()
-                ? SURE
-                : 0;
+        fit -= cues.is(Trait.RULE) || cues.is(Trait.SHORT) && cues.is(Trait.QUESTIONS_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
-        fit -= isRangeOnly(cues) ? SURE + CLEAR : 0;
+        fit -= cues.is(Trait.RANGE_ONLY) ? SURE + CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         // "A  When a worker …", "B  If the flowers …": lettered paragraphs above the first number are a passage.
         boolean option = optionLabel(cues).isPresent()
                 && !(isAboveAll(index) && cues.text().length() > FULL_LINE);
         return fit - (isNextStem(index) || option ? SURE : 0);
-    }
-
-    private static boolean isRangeOnly(Cues cues) {
-        return cues.is(Trait.SHORT) && RANGE_ONLY.matcher(cues.text()).matches();
     }
 
     /** Where questions are numbered, nothing above the first number is an option of one. */
