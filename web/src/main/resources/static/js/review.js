@@ -246,7 +246,8 @@ document.body.addEventListener('htmx:afterRequest', (event) => {
   if (card) focusCard(card, { scrollCard: false, scrollSheet: false });
   brushChanged();
   chosen.refresh();
-  card?.querySelector('[autofocus]')?.focus();
+  // Not by autofocus: htmx sees to that a moment later, and would take the place of who types already.
+  if (!document.activeElement?.closest('[data-editing]')) card?.querySelector('[data-begins]')?.focus();
 });
 
 function attach() {

@@ -324,9 +324,13 @@ class DeskActionsTest {
         whole(teacher);
         card(1).click();
         teacher.keyboard().press("e");
+        card(1).locator("[data-option-add]").click();
+        teacher.keyboard().type("none");
         other.locator(".question-card").nth(1).click();
         other.keyboard().press("2");
         assertThat(tally(teacher)).containsText("Otto Lind, elsewhere: key set.");
+        teacher.keyboard().type(" of them");
+        assertThat(card(1).locator("[name=option]").last()).hasValue("none of them");
         assertThat(tally(teacher)).containsText("keys 1 of 3");
         other.locator(".question-card").nth(0).click();
         other.keyboard().press("e");
