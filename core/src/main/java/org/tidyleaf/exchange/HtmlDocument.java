@@ -1,8 +1,5 @@
 package org.tidyleaf.exchange;
 
-import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +8,7 @@ import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 
 /** The printed test as XHTML with its pictures inside: what the PDF is made of. */
-final class HtmlDocument implements PrintDocument {
+abstract class HtmlDocument implements PrintDocument {
 
     /** The widest picture, in points: 15 cm. */
     private static final long WIDEST = 425;
@@ -160,7 +157,8 @@ final class HtmlDocument implements PrintDocument {
         return this;
     }
 
-    String xhtml() {
+    /** All that was written so far. */
+    final String xhtml() {
         endGroup();
         return new XmlText()
                 .open("html", "xmlns", "http://www.w3.org/1999/xhtml")
@@ -173,11 +171,6 @@ final class HtmlDocument implements PrintDocument {
                 .close("body")
                 .close("html")
                 .toString();
-    }
-
-    @Override
-    public void write(OutputStream out) throws IOException {
-        out.write(xhtml().getBytes(StandardCharsets.UTF_8));
     }
 
     private static final String STYLE = """

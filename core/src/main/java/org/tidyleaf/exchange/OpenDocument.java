@@ -24,11 +24,20 @@ final class OpenDocument implements PrintDocument {
     private final XmlText body = new XmlText();
     private final Map<Look, String> paragraphs = new LinkedHashMap<>();
     private final Map<Set<Emphasis>, String> runs = new LinkedHashMap<>();
-    private final List<Figure> pictures = new ArrayList<>();
+    /** Where the pictures stand in the file, and of what kind they are; they are written at once, only the text waits. */
+    private final Map<String, String> pictures = new LinkedHashMap<>();
+
     private final List<String> formulas = new ArrayList<>();
     private boolean pageBefore;
     private int tables;
     private boolean heading;
+    private final SteadyZip zip;
+
+    OpenDocument(OutputStream out) throws IOException {
+        this.zip = new SteadyZip(out);
+        // The format wants its type first and unpacked.
+        zip.stored("mimetype", MIME.getBytes(StandardCharsets.US_ASCII));
+    }
 
     @Override
     public OpenDocument begin(Look look) {
@@ -111,7 +120,9 @@ final class OpenDocument implements PrintDocument {
 
     @Override
     public OpenDocument picture(Figure figure) {
-        pictures.add(figure);
+        String path = "Pictures/p" + (pictures.size() + 1) + "." + ending(figure.mediaType());
+        pictures.put(path, figure.mediaType());
+        zip.picture(path, figure);
         long[] size = PictureSize.of(figure.bytes());
         double wide = Math.min(WIDEST, size[0] / DOTS_IN_CM);
         double high = size[1] / DOTS_IN_CM * wide / Math.max(0.01, size[0] / DOTS_IN_CM);
@@ -123,7 +134,7 @@ final class OpenDocument implements PrintDocument {
                         centimetres(wide),
                         "svg:height",
                         centimetres(high))
-                .open("draw:image", "xlink:href", target(pictures.size() - 1), "xlink:type", "simple")
+                .open("draw:image", "xlink:href", path, "xlink:type", "simple")
                 .close("draw:image")
                 .element("svg:desc", figure.alternative())
                 .close("draw:frame");
@@ -134,10 +145,12 @@ final class OpenDocument implements PrintDocument {
         return String.format(java.util.Locale.ROOT, "%.3fcm", length);
     }
 
-    private String target(int picture) {
-        String type = pictures.get(picture).mediaType();
-        String ending = type.equals("image/jpeg") ? "jpg" : type.equals("image/gif") ? "gif" : "png";
-        return "Pictures/p" + (picture + 1) + "." + ending;
+    private static String ending(String mediaType) {
+        return switch (mediaType) {
+            case "image/jpeg" -> "jpg";
+            case "image/gif" -> "gif";
+            default -> "png";
+        };
     }
 
     @Override
@@ -185,15 +198,9 @@ final class OpenDocument implements PrintDocument {
     }
 
     @Override
-    public void write(OutputStream out) throws IOException {
-        SteadyZip zip = new SteadyZip(out);
-        // The format wants its type first and unpacked.
-        zip.stored("mimetype", MIME.getBytes(StandardCharsets.US_ASCII));
+    public void finish() throws IOException {
         zip.entry("content.xml", content());
         zip.entry("styles.xml", styles());
-        for (int i = 0; i < pictures.size(); i++) {
-            zip.entry(target(i), pictures.get(i).bytes());
-        }
         for (int i = 0; i < formulas.size(); i++) {
             zip.entry(object(i) + "/content.xml", "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n" + formulas.get(i));
         }
@@ -342,9 +349,7 @@ final class OpenDocument implements PrintDocument {
         file(out, "/", MIME);
         file(out, "content.xml", "text/xml");
         file(out, "styles.xml", "text/xml");
-        for (int i = 0; i < pictures.size(); i++) {
-            file(out, target(i), pictures.get(i).mediaType());
-        }
+        pictures.forEach((path, type) -> file(out, path, type));
         for (int i = 0; i < formulas.size(); i++) {
             file(out, object(i) + "/", "application/vnd.oasis.opendocument.formula");
             file(out, object(i) + "/content.xml", "text/xml");

@@ -1,5 +1,8 @@
 package org.tidyleaf.exchange;
 
+import java.io.IOException;
+import java.io.OutputStream;
+
 /** The files that a test is printed from. */
 public enum Paper {
     DOCX(".docx", "application/vnd.openxmlformats-officedocument.wordprocessingml.document"),
@@ -23,11 +26,12 @@ public enum Paper {
         return mediaType;
     }
 
-    PrintDocument document(String title) {
+    /** @param out where the document goes, in part already while it is written; left open */
+    PrintDocument document(String title, OutputStream out) throws IOException {
         return switch (this) {
-            case DOCX -> new WordDocument();
-            case ODT -> new OpenDocument();
-            case PDF -> new PdfDocument(title);
+            case DOCX -> new WordDocument(out);
+            case ODT -> new OpenDocument(out);
+            case PDF -> new PdfDocument(title, out);
         };
     }
 }

@@ -9,103 +9,23 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.Objects;
-import java.util.Set;
-import org.tidyleaf.source.Emphasis;
-import org.tidyleaf.source.Figure;
 
 /** The printed test as a PDF, laid out from its XHTML; its fonts are in the file. */
-final class PdfDocument implements PrintDocument {
+final class PdfDocument extends HtmlDocument {
 
     private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/DejaVuSansCondensed";
 
-    private final HtmlDocument pages;
+    private final OutputStream out;
 
-    PdfDocument(String title) {
-        this.pages = new HtmlDocument(title);
+    PdfDocument(String title, OutputStream out) {
+        super(title);
+        this.out = out;
     }
 
     @Override
-    public PdfDocument begin(Look look) {
-        pages.begin(look);
-        return this;
-    }
-
-    @Override
-    public PdfDocument end() {
-        pages.end();
-        return this;
-    }
-
-    @Override
-    public PdfDocument run(String text, Set<Emphasis> emphasis) {
-        pages.run(text, emphasis);
-        return this;
-    }
-
-    @Override
-    public PdfDocument lineBreak() {
-        pages.lineBreak();
-        return this;
-    }
-
-    @Override
-    public PdfDocument formula(String latex) {
-        pages.formula(latex);
-        return this;
-    }
-
-    @Override
-    public PdfDocument picture(Figure figure) {
-        pages.picture(figure);
-        return this;
-    }
-
-    @Override
-    public PdfDocument beginTable(int columns) {
-        pages.beginTable(columns);
-        return this;
-    }
-
-    @Override
-    public PdfDocument beginRow() {
-        pages.beginRow();
-        return this;
-    }
-
-    @Override
-    public PdfDocument beginCell() {
-        pages.beginCell();
-        return this;
-    }
-
-    @Override
-    public PdfDocument endCell() {
-        pages.endCell();
-        return this;
-    }
-
-    @Override
-    public PdfDocument endRow() {
-        pages.endRow();
-        return this;
-    }
-
-    @Override
-    public PdfDocument endTable() {
-        pages.endTable();
-        return this;
-    }
-
-    @Override
-    public PdfDocument newPage() {
-        pages.newPage();
-        return this;
-    }
-
-    @Override
-    public void write(OutputStream out) throws IOException {
+    public void finish() throws IOException {
         PdfRendererBuilder builder = new PdfRendererBuilder();
-        builder.withHtmlContent(pages.xhtml(), null);
+        builder.withHtmlContent(xhtml(), null);
         // Nothing is fetched: pictures are inside, and any other address is none of ours.
         builder.useUriResolver((base, address) -> address.startsWith("data:") ? address : null);
         builder.useMathMLDrawer(new MathMLDrawer());

@@ -1,12 +1,14 @@
 package org.tidyleaf.exchange;
 
 import java.io.IOException;
-import java.io.OutputStream;
 import java.util.Set;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 
-/** A document for printing, written paragraph by paragraph. The same calls give the same bytes. */
+/**
+ * A document for printing, written paragraph by paragraph to a stream. The same calls give the same bytes. A stream that
+ * breaks while a picture is written is told by {@link java.io.UncheckedIOException}.
+ */
 interface PrintDocument {
 
     /**
@@ -53,6 +55,6 @@ interface PrintDocument {
     /** What follows begins on a page of its own. */
     PrintDocument newPage();
 
-    /** Writes the file and leaves the stream open. */
-    void write(OutputStream out) throws IOException;
+    /** Writes what is still to be written and leaves the stream open. */
+    void finish() throws IOException;
 }

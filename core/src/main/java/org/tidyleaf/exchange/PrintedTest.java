@@ -75,9 +75,9 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     public static void write(
             Paper paper, Quiz quiz, boolean keyed, Function<String, Optional<Figure>> figures, OutputStream out)
             throws IOException {
-        PrintDocument document = paper.document(quiz.title());
+        PrintDocument document = paper.document(quiz.title(), out);
         new PrintedTest(document, quiz, keyed, figures).print();
-        document.write(out);
+        document.finish();
     }
 
     private void print() {

@@ -1,6 +1,5 @@
 package org.tidyleaf.exchange;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Optional;
@@ -34,9 +33,9 @@ public final class PrintedVersions {
             char letter = (char) ('A' + i);
             Quiz version = Shuffling.version(quiz, seed + i).withTitle(quiz.title() + " \u2013 Version " + letter);
             for (boolean keyed : new boolean[] {false, true}) {
-                ByteArrayOutputStream file = new ByteArrayOutputStream();
-                PrintedTest.write(paper, version, keyed, figures, file);
-                zip.entry("Version " + letter + (keyed ? " with key" : "") + paper.ending(), file.toByteArray());
+                zip.entry(
+                        "Version " + letter + (keyed ? " with key" : "") + paper.ending(),
+                        file -> PrintedTest.write(paper, version, keyed, figures, file));
             }
         }
         zip.finish();

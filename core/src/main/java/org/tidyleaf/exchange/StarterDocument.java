@@ -32,9 +32,9 @@ public final class StarterDocument {
 
     /** Writes the document and leaves the stream open. */
     public static void write(Paper paper, OutputStream out) throws IOException {
-        PrintDocument document = paper.document("Starter");
+        PrintDocument document = paper.document("Starter", out);
         new StarterDocument(document).all();
-        document.write(out);
+        document.finish();
     }
 
     private void all() throws IOException {

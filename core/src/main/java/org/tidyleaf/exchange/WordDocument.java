@@ -24,7 +24,14 @@ final class WordDocument implements PrintDocument {
     private static final long WIDEST = 15 * 360_000L;
 
     private final XmlText body = new XmlText();
-    private final List<Figure> pictures = new ArrayList<>();
+    private final SteadyZip zip;
+
+    /** Where the pictures stand in the file; they are written at once, only the text waits. */
+    private final List<String> pictures = new ArrayList<>();
+
+    WordDocument(OutputStream out) {
+        this.zip = new SteadyZip(out);
+    }
 
     @Override
     public WordDocument begin(Look look) {
@@ -101,7 +108,9 @@ final class WordDocument implements PrintDocument {
 
     @Override
     public WordDocument picture(Figure figure) {
-        pictures.add(figure);
+        String target = "media/p" + (pictures.size() + 1) + "." + ending(figure.mediaType());
+        pictures.add(target);
+        zip.picture("word/" + target, figure);
         long[] size = PictureSize.of(figure.bytes());
         long wide = Math.min(WIDEST, size[0] * UNITS);
         long high = size[1] * UNITS * wide / Math.max(1, size[0] * UNITS);
@@ -200,8 +209,7 @@ final class WordDocument implements PrintDocument {
     }
 
     @Override
-    public void write(OutputStream out) throws IOException {
-        SteadyZip zip = new SteadyZip(out);
+    public void finish() throws IOException {
         zip.entry("[Content_Types].xml", contentTypes());
         zip.entry(
                 "_rels/.rels",
@@ -210,9 +218,6 @@ final class WordDocument implements PrintDocument {
         zip.entry("word/document.xml", document());
         zip.entry("word/styles.xml", styles());
         zip.entry("word/_rels/document.xml.rels", relations());
-        for (int i = 0; i < pictures.size(); i++) {
-            zip.entry("word/" + target(i), pictures.get(i).bytes());
-        }
         zip.finish();
     }
 
@@ -269,17 +274,19 @@ final class WordDocument implements PrintDocument {
                 + "\"/><w:rPr><w:b/><w:sz w:val=\"" + size + "\"/></w:rPr></w:style>";
     }
 
-    private String target(int picture) {
-        String type = pictures.get(picture).mediaType();
-        String ending = type.equals("image/jpeg") ? "jpeg" : type.equals("image/gif") ? "gif" : "png";
-        return "media/p" + (picture + 1) + "." + ending;
+    private static String ending(String mediaType) {
+        return switch (mediaType) {
+            case "image/jpeg" -> "jpeg";
+            case "image/gif" -> "gif";
+            default -> "png";
+        };
     }
 
     private String relations() {
         XmlText out = new XmlText().open("Relationships", "xmlns", PACKAGE + "relationships");
         out.empty("Relationship", "Id", "rStyles", "Type", R + "/styles", "Target", "styles.xml");
         for (int i = 0; i < pictures.size(); i++) {
-            out.empty("Relationship", "Id", "rPic" + (i + 1), "Type", R + "/image", "Target", target(i));
+            out.empty("Relationship", "Id", "rPic" + (i + 1), "Type", R + "/image", "Target", pictures.get(i));
         }
         return out.close("Relationships").toString();
     }

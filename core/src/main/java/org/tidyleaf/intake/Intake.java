@@ -27,6 +27,18 @@ public final class Intake {
             "pdf", "%PDF-".getBytes(StandardCharsets.US_ASCII),
             "rtf", "{\\rtf".getBytes(StandardCharsets.US_ASCII));
 
+    /** Other endings of the same formats. */
+    private static final Map<String, String> ALIASES = Map.ofEntries(
+            Map.entry("htm", "html"),
+            Map.entry("xhtml", "html"),
+            Map.entry("markdown", "md"),
+            Map.entry("text", "txt"),
+            Map.entry("docm", "docx"),
+            Map.entry("dotx", "docx"),
+            Map.entry("ott", "odt"),
+            Map.entry("xlsm", "xlsx"),
+            Map.entry("tsv", "csv"));
+
     private final List<Format> formats;
 
     public Intake() {
@@ -89,6 +101,7 @@ public final class Intake {
                         "This picture is of a kind that browsers can't show. Put it in anew as PNG."));
             }
         }
+        notes.addAll(NamedPictures.missing(source.lines()));
         return new Source(source.name(), source.format(), source.lines(), figures, notes, source.pages());
     }
 
@@ -111,7 +124,8 @@ public final class Intake {
     }
 
     private Optional<Format> format(String ending) {
-        return formats.stream().filter(format -> format.ending().equals(ending)).findFirst();
+        String known = ALIASES.getOrDefault(ending, ending);
+        return formats.stream().filter(format -> format.ending().equals(known)).findFirst();
     }
 
     /** An encrypted .docx is an OLE container with a stream of that name (MS-OFFCRYPTO 2.3.4.4). */

@@ -53,7 +53,7 @@ final class MarkdownFormat implements Format {
                 .build()
                 .render(document);
         Source source = HtmlFormat.read(name, html);
-        return new Source(name, "md", source.lines(), source.figures());
+        return new Source(name, "md", source.lines(), source.figures(), source.notes());
     }
 
     /** Formulas pass through Markdown untouched; those between dollar signs get the delimiters of all others. */

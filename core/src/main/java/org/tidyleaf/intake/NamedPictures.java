@@ -17,6 +17,8 @@ final class NamedPictures {
     private static final String PICTURE_WORDS =
             "(?:picture|image|figure|photo|drawing|diagram|bild|abbildung|imagen|immagine|imagem|afbeelding|obraz)";
 
+    private static final Pattern NAMED = Pattern.compile("!\\[[^\\]]{0,300}]\\((?:[^()]{0,300}/)?([^()/]{1,100})\\)");
+
     private NamedPictures() {}
 
     /** A picture file by its bare name. */
@@ -49,6 +51,23 @@ final class NamedPictures {
                         "The picture " + file.name()
                                 + " is in the archive, but no line names it. Add it to a question.")));
         return new Source(source.name(), source.format(), lines, figures, notes, source.pages());
+    }
+
+    /** What is said of pictures that a page or a Markdown text names but that did not come with it. */
+    static List<Note> missing(List<Line> lines) {
+        List<Note> notes = new ArrayList<>();
+        for (Line line : lines) {
+            Matcher named = NAMED.matcher(line.text());
+            while (named.find()) {
+                notes.add(new Note(
+                        line.number(),
+                        "figure-absent",
+                        "The picture " + named.group(1)
+                                + " is named here but is not in the file. Add it to the question, or pack the document"
+                                + " with its pictures in one .zip."));
+            }
+        }
+        return notes;
     }
 
     private static Pattern mention(String name) {

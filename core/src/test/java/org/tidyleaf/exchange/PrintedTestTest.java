@@ -2,16 +2,22 @@ package org.tidyleaf.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Random;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
@@ -22,6 +28,7 @@ import org.tidyleaf.question.Section;
 import org.tidyleaf.reading.AnswerText;
 import org.tidyleaf.reading.Pins;
 import org.tidyleaf.reading.Reader;
+import org.tidyleaf.source.Figure;
 import org.tidyleaf.source.Source;
 
 /** What is printed with its key reads back as the same test: the round trip is the check of writer and reader. */
@@ -75,6 +82,38 @@ class PrintedTestTest {
 
     private static String options(ChoiceQuestion choice) {
         return choice.options().stream().map(option -> option.text().plain()).toList() + " " + choice.key();
+    }
+
+    /** Of a test with many pictures no more than one is held at a time: those before have left when the next is asked for. */
+    @ParameterizedTest
+    @EnumSource(
+            value = Paper.class,
+            names = {"DOCX", "ODT"})
+    void picturesLeaveWhileTheTestIsStillWritten(Paper paper) throws IOException, IntakeException {
+        ByteArrayOutputStream square = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(40, 40, BufferedImage.TYPE_INT_RGB), "png", square);
+        String inside = Base64.getEncoder().encodeToString(square.toByteArray());
+        StringBuilder page = new StringBuilder("<p>Frames</p>");
+        for (int i = 1; i <= 40; i++) {
+            page.append("<p>").append(i).append(". Which frame is this? <img src='data:image/png;base64,");
+            page.append(inside).append("'></p><p>A. brood</p><p>B. honey</p>");
+        }
+        byte[] noise = new byte[64 * 1024];
+        new Random(7).nextBytes(noise);
+        Quiz quiz = quiz("frames.html", page.toString().getBytes(StandardCharsets.UTF_8));
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        List<Integer> writtenBefore = new ArrayList<>();
+        PrintedTest.write(
+                paper,
+                quiz,
+                false,
+                id -> {
+                    writtenBefore.add(out.size());
+                    return Optional.of(new Figure(id, "image/png", "", noise));
+                },
+                out);
+        assertThat(writtenBefore).hasSizeGreaterThanOrEqualTo(40);
+        assertThat(writtenBefore.get(writtenBefore.size() - 1)).isGreaterThan(38 * noise.length);
     }
 
     @ParameterizedTest

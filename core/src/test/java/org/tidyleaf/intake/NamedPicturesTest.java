@@ -56,6 +56,26 @@ class NamedPicturesTest {
         assertThat(source.notes()).extracting(Note::kind).isEqualTo(named ? List.of() : List.of("figure-nowhere"));
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "test.md|1. What is this? ![a comb](pictures/comb.png)",
+                "test.html|<p>1. What is this? <img src='pictures/comb.png' alt='a comb'></p>"
+            })
+    void aPictureOfAPageIsFoundInTheArchiveOrSaidToBeMissing(String name, String typed)
+            throws IOException, IntakeException {
+        Source whole = new Intake().read("test.zip", zip(Map.of(name, typed, "pictures/comb.png", "png")));
+        assertThat(whole.lines().get(0).text()).isEqualTo("1. What is this? \uFFFC");
+        assertThat(whole.figures()).extracting(Figure::alternative).containsExactly("a comb");
+        assertThat(whole.notes()).isEmpty();
+        Source bare = new Intake().read(name, typed.getBytes(StandardCharsets.UTF_8));
+        assertThat(bare.notes()).singleElement().satisfies(note -> {
+            assertThat(note.kind()).isEqualTo("figure-absent");
+            assertThat(note.message()).contains("comb.png", ".zip");
+        });
+    }
+
     @Test
     void anArchiveOfSeveralTestsSaysSo() throws IOException {
         byte[] two = zip(Map.of("a.txt", "1. x", "b.txt", "1. y"));

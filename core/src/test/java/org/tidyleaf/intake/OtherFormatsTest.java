@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Note;
+import org.tidyleaf.source.Place;
 import org.tidyleaf.source.Source;
 
 /** One document of each further format, with what matters written out in the test. */
@@ -111,6 +114,78 @@ class OtherFormatsTest {
         assertThat(texts(source)).containsExactly("Bees", "3. Why?", "A. so", "B. thus", "4. How?");
         assertThat(source.line(1).layout().isHeading()).isTrue();
         assertThat(source.line(3).isMostly(Emphasis.BOLD, 3, 5)).isTrue();
+    }
+
+    /** CSS Lists 3 and the HTML standard's list owners: the labels that a browser prints. */
+    @Test
+    void labelsOfAPageComeFromItsStylesToo() throws IntakeException {
+        assertThat(
+                        texts(
+                                page(
+                                        "<style>ol.o{list-style-type:upper-alpha} .none{list-style:none}"
+                                                + " .kix > li:before{content:'(' counter(k, lower-latin) ') '}</style>"
+                                                + "<ol><li value=7>Why?<ol class=o><li>so<li>thus</ol><li>How?</ol>"
+                                                + "<ol reversed><li>x<li>y</ol><ul class=none><li>bare</ul>"
+                                                + "<ol class='kix none'><li>one<li>two</ol><ol style='list-style-type: lower-roman'><li>r</ol>")))
+                .containsExactly(
+                        "7. Why?", "A. so", "B. thus", "8. How?", "2. x", "1. y", "bare", "(a) one", "(b) two", "i. r");
+    }
+
+    /** CSS 2.2: weight, colour, background and display, whether said by a sheet or by the element itself. */
+    @Test
+    void looksOfAPageComeFromItsStylesToo() throws IntakeException {
+        Source source = page("<style>.k{font-weight:700;color:#c00} .gone{display:none}</style>"
+                + "<b style='font-weight:normal'><p>plain <span class=k>key</span></p></b>"
+                + "<p><span style='background:yellow'>marked</span></p><p class=gone>for me only</p>"
+                + "<p style='margin-left:36pt'>in</p>");
+        assertThat(texts(source)).containsExactly("plain key", "marked", "for me only", "in");
+        assertThat(source.line(1).isMostly(Emphasis.BOLD, 0, 5)).isFalse();
+        assertThat(source.line(1).isMostly(Emphasis.BOLD, 6, 9)).isTrue();
+        assertThat(source.line(1).isMostly(Emphasis.COLOR, 6, 9)).isTrue();
+        assertThat(source.line(2).isMostly(Emphasis.HIGHLIGHT, 0, 6)).isTrue();
+        assertThat(source.line(3).layout().place()).isEqualTo(Place.HIDDEN);
+        assertThat(source.line(4).layout().indent()).isEqualTo(720);
+    }
+
+    @Test
+    void picturesFormulasAndFieldsOfAPageAreKept() throws IntakeException {
+        Source source = page("<p>See <img alt=comb src='data:image/gif;base64,R0lGODlhAQABAAAAACw='> here"
+                + " <img src='files/frame.png?x=1' alt='a frame'></p>"
+                + "<p>Is <math><mfrac><mi>a</mi><mn>2</mn></mfrac></math><span aria-hidden=true>a2</span> more?</p>"
+                + "<p>The smoker <select><option value=''>choose</option><option>calms</option><option>feeds</option></select>"
+                + " bees in <input name=x> minutes.</p><input type=hidden value=1><button>Send</button>"
+                + "<label><input type=radio> yes</label><label><input type=radio checked> no</label>"
+                + "<pre>if a:\n    b</pre><svg><path d='M0'/></svg>");
+        assertThat(texts(source))
+                .containsExactly(
+                        "See \uFFFC here ![a frame](files/frame.png)",
+                        "Is \\(\\frac{a}{2}\\) more?",
+                        "The smoker (calms / feeds) bees in ________ minutes.",
+                        "\u2610 yes",
+                        "\u2611 no",
+                        "if a:",
+                        "b");
+        assertThat(source.figures()).singleElement().satisfies(figure -> {
+            assertThat(figure.alternative()).isEqualTo("comb");
+            assertThat(figure.bytes()).startsWith('G', 'I', 'F');
+        });
+        assertThat(source.notes()).extracting(Note::kind).containsExactly("figure-absent");
+    }
+
+    /** The HTML standard, "Forming a table": what reaches over rows pushes the cells below it aside. */
+    @Test
+    void cellsThatReachOverRowsKeepTheOthersInPlace() throws IntakeException {
+        Source source = page("<table><tr><td rowspan=2>1<td>Why?<td>a<tr><td>How?<td>b</table>"
+                + "<table><tr><td>out<table><tr><td>in</table></table>");
+        assertThat(texts(source)).containsExactly("1", "Why?", "a", "How?", "b", "out", "in");
+        assertThat(source.lines().subList(3, 5))
+                .extracting(line -> line.layout().cell().orElseThrow())
+                .containsExactly(new Cell(0, 1, 1, 3), new Cell(0, 1, 2, 3));
+        assertThat(source.line(7).layout().cell()).hasValue(new Cell(2, 0, 0, 1));
+    }
+
+    private static Source page(String html) throws IntakeException {
+        return new Intake().read("t.htm", html.getBytes(StandardCharsets.UTF_8));
     }
 
     /** CommonMark 0.31, emphasis and lists; single line ends stay lines, as assistants mean them. */

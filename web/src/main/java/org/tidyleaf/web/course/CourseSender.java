@@ -82,10 +82,11 @@ public class CourseSender {
         try {
             SimulatedCourse.Receipt receipt = json.readValue(response.body(), SimulatedCourse.Receipt.class);
             String faults = receipt.faults().isEmpty() ? "no faults" : "faults: " + receipt.faults();
+            String draws = receipt.draws().isEmpty() ? "" : "drawn at random: " + receipt.draws() + "; ";
             return new Delivery(
                     true,
                     "Received as \u201c" + receipt.title() + "\u201d: " + receipt.items() + "; " + receipt.points()
-                            + " points; " + faults + ".");
+                            + " points; " + draws + faults + ".");
         } catch (JacksonException unknown) {
             return new Delivery(true, "Received; the receipt could not be read.");
         }

@@ -21,6 +21,8 @@ import javax.xml.stream.XMLStreamReader;
  * of our own.
  *
  * @param items how many of each kind of interaction
+ * @param points of all items, drawn or not
+ * @param draws what a pool's test draws at random, a sentence for each of its parts; empty for a test given whole
  * @param faults what a course system would complain of
  */
 record PackageLook(
@@ -29,6 +31,7 @@ record PackageLook(
         Map<String, Integer> items,
         BigDecimal points,
         int pictures,
+        List<String> draws,
         List<String> faults) {
 
     /** Unpacked, a package may be no larger: a bomb is refused. */
@@ -67,6 +70,10 @@ record PackageLook(
         private final Map<String, Integer> items = new TreeMap<>();
         private final List<String> faults = new ArrayList<>();
         private final Set<String> listed = new HashSet<>();
+        private final List<String> draws = new ArrayList<>();
+        private String part = "";
+        private int drawn;
+        private int offered;
         private BigDecimal points = BigDecimal.ZERO;
         private String title = "";
         private String standard = "";
@@ -88,7 +95,7 @@ record PackageLook(
             int pictures = (int) files.keySet().stream()
                     .filter(name -> name.matches("(?i).*\\.(?:png|jpe?g|gif|svg)"))
                     .count();
-            return new PackageLook(title, standard, items, points, pictures, faults);
+            return new PackageLook(title, standard, items, points, pictures, draws, faults);
         }
 
         private void read(String file) {
@@ -122,6 +129,9 @@ record PackageLook(
                 case "file" -> listed.add(attribute(xml, "href"));
                 case "assessmenttest", "assessment" -> title = attribute(xml, "title");
                 case "assessmentitem", "item" -> item.open = !item.file.equals(MANIFEST);
+                case "assessmentsection" -> beginPart(attribute(xml, "title"));
+                case "selection" -> drawn = number(attribute(xml, "select"));
+                case "assessmentitemref" -> offered++;
                 case "correctresponse" -> item.right = true;
                 case "outcomedeclaration" ->
                     item.most = attribute(xml, "identifier").equals("MAXSCORE");
@@ -155,6 +165,7 @@ record PackageLook(
                         points = points.add(new BigDecimal(text));
                     }
                 }
+                case "assessmentsection" -> endPart();
                 case "outcomedeclaration" -> item.most = false;
                 case "correctresponse" -> item.right = false;
                 case "item" -> item.close();
@@ -162,6 +173,25 @@ record PackageLook(
                     // Everything else says nothing about what arrived.
                 }
             }
+        }
+
+        private void beginPart(String named) {
+            part = named;
+            drawn = 0;
+            offered = 0;
+        }
+
+        private void endPart() {
+            if (drawn > offered) {
+                faults.add(part + " draws " + drawn + " of only " + offered + " questions");
+            } else if (drawn > 0) {
+                draws.add(part + ": " + drawn + " of " + offered);
+            }
+            drawn = 0;
+        }
+
+        private static int number(String digits) {
+            return digits.matches("\\d{1,6}") ? Integer.parseInt(digits) : 0;
         }
 
         /** "qti-choice-interaction" and "choiceInteraction" are one word. */

@@ -20,6 +20,7 @@ class ReceivedEntity {
     String items;
     String points;
     int pictures;
+    String draws;
     String faults;
     int size;
     Instant receivedAt;
@@ -37,6 +38,7 @@ class ReceivedEntity {
                 .collect(Collectors.joining(", "));
         this.points = look.points().stripTrailingZeros().toPlainString();
         this.pictures = look.pictures();
+        this.draws = String.join("; ", look.draws());
         this.faults = String.join("; ", look.faults());
         this.size = size;
         this.receivedAt = receivedAt;

@@ -44,7 +44,7 @@ public class SimulatedCourse {
     }
 
     /** What it says to the sender. */
-    public record Receipt(UUID id, String title, String items, String points, String faults) {}
+    public record Receipt(UUID id, String title, String items, String points, String draws, String faults) {}
 
     /** A package as the course lists it. */
     public record Listed(
@@ -54,6 +54,7 @@ public class SimulatedCourse {
             String items,
             String points,
             int pictures,
+            String draws,
             String faults,
             int size) {}
 
@@ -62,14 +63,22 @@ public class SimulatedCourse {
     Receipt take(String name, byte[] bytes) throws IOException {
         ReceivedEntity kept =
                 received.save(new ReceivedEntity(name, PackageLook.of(bytes), bytes.length, clock.instant()));
-        return new Receipt(kept.id, kept.title, kept.items, kept.points, kept.faults);
+        return new Receipt(kept.id, kept.title, kept.items, kept.points, kept.draws, kept.faults);
     }
 
     @Transactional(readOnly = true)
     List<Listed> list() {
         return received.findTop50ByOrderByReceivedAtDesc().stream()
                 .map(one -> new Listed(
-                        one.title, one.name, one.standard, one.items, one.points, one.pictures, one.faults, one.size))
+                        one.title,
+                        one.name,
+                        one.standard,
+                        one.items,
+                        one.points,
+                        one.pictures,
+                        one.draws,
+                        one.faults,
+                        one.size))
                 .toList();
     }
 }

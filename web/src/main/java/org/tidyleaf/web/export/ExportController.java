@@ -166,6 +166,28 @@ class ExportController {
                 .body(out -> QtiPackage.writePool(quiz, draw, figure -> leaves.figure(id, figure), out));
     }
 
+    /**
+     * Delivers the pool to the course system.
+     *
+     * @param draw how many of each topic
+     */
+    @PostMapping("/send-pool")
+    String sendPool(
+            @AuthenticationPrincipal Teacher teacher,
+            @PathVariable UUID id,
+            @RequestParam int draw,
+            RedirectAttributes after)
+            throws IOException {
+        if (draw < 1) {
+            throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+        }
+        Quiz quiz = quiz(teacher, id);
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        QtiPackage.writePool(quiz, draw, figure -> leaves.figure(id, figure), bytes);
+        after.addFlashAttribute("delivery", course.send(quiz.title() + " pool.zip", bytes.toByteArray()));
+        return "redirect:/leaf/" + id + "/export#send";
+    }
+
     private static Outlet outlet(String format) {
         for (Outlet outlet : Outlet.values()) {
             if (outlet.name().equalsIgnoreCase(format)) {

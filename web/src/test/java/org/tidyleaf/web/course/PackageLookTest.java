@@ -15,6 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.tidyleaf.exchange.Outlet;
 import org.tidyleaf.exchange.Paper;
+import org.tidyleaf.exchange.QtiPackage;
 import org.tidyleaf.exchange.StarterDocument;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
@@ -56,6 +57,22 @@ class PackageLookTest {
                         quiz.questions().stream().map(Marker::most).reduce(BigDecimal.ZERO, BigDecimal::add));
         int items = look.items().values().stream().mapToInt(i -> i).sum();
         assertThat(items).isGreaterThanOrEqualTo(quiz.questions().size());
+    }
+
+    @Test
+    void aPoolSaysWhatItDraws() throws IOException, IntakeException {
+        Source source = new Intake()
+                .read(
+                        "frames.txt",
+                        "Frames\nPart A: Brood\n1. Who lays?\nA. drones\nB. queens\n2. Who feeds?\nA. workers\nB. drones\n"
+                                .getBytes(StandardCharsets.UTF_8));
+        Quiz quiz = new Reader().read(source, Pins.NONE).quiz();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        QtiPackage.writePool(quiz, 1, id -> Optional.empty(), out);
+        PackageLook look = PackageLook.of(out.toByteArray());
+        assertThat(look.faults()).isEmpty();
+        assertThat(look.draws()).hasSize(1).first().asString().contains("Brood").endsWith(": 1 of 2");
+        assertThat(look.items()).containsEntry("choice", 2);
     }
 
     @Test
