@@ -1,13 +1,13 @@
 package org.tidyleaf.exchange;
 
-import java.util.Base64;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 
-/** The printed test as XHTML with its pictures inside: what the PDF is made of. */
+/** The printed test as XHTML with its pictures beside it: what the PDF is made of. */
 abstract class HtmlDocument implements PrintDocument {
 
     /** The widest picture, in points: 15 cm. */
@@ -27,7 +27,11 @@ abstract class HtmlDocument implements PrintDocument {
             Map.entry(Emphasis.SUBSCRIPT, "sub"),
             Map.entry(Emphasis.HIGHLIGHT, "mark"));
 
+    /** The scheme of the addresses of its pictures, which are their places among them: "picture:0". */
+    static final String PICTURE = "picture";
+
     private final XmlText body = new XmlText();
+    private final List<byte[]> pictures = new ArrayList<>();
     private final String title;
     private boolean inGroup;
     private boolean inTable;
@@ -103,11 +107,12 @@ abstract class HtmlDocument implements PrintDocument {
         body.empty(
                 "img",
                 "src",
-                "data:" + figure.mediaType() + ";base64," + Base64.getEncoder().encodeToString(figure.bytes()),
+                PICTURE + ":" + pictures.size(),
                 "alt",
                 figure.alternative(),
                 "style",
                 "width:" + wide + "pt");
+        pictures.add(figure.bytes());
         return this;
     }
 
@@ -155,6 +160,11 @@ abstract class HtmlDocument implements PrintDocument {
         endGroup();
         body.element("div", "", "class", "new-page");
         return this;
+    }
+
+    /** The picture of such an address. */
+    final byte[] picture(String address) {
+        return pictures.get(Integer.parseInt(address.substring(PICTURE.length() + 1)));
     }
 
     /** All that was written so far. */

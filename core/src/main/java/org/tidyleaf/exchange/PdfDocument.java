@@ -1,13 +1,18 @@
 package org.tidyleaf.exchange;
 
+import com.openhtmltopdf.extend.FSStream;
 import com.openhtmltopdf.extend.FSSupplier;
 import com.openhtmltopdf.mathmlsupport.MathMLDrawer;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import java.io.ByteArrayInputStream;
 import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.io.OutputStream;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
 import java.util.Objects;
 
 /** The printed test as a PDF, laid out from its XHTML; its fonts are in the file. */
@@ -26,8 +31,9 @@ final class PdfDocument extends HtmlDocument {
     public void finish() throws IOException {
         PdfRendererBuilder builder = new PdfRendererBuilder();
         builder.withHtmlContent(xhtml(), null);
-        // Nothing is fetched: pictures are inside, and any other address is none of ours.
-        builder.useUriResolver((base, address) -> address.startsWith("data:") ? address : null);
+        // Nothing is fetched: pictures are our own, and any other address is none of ours.
+        builder.useUriResolver((base, address) -> address.startsWith(PICTURE + ":") ? address : null);
+        builder.useProtocolsStreamImplementation(address -> new Held(GreyPng.withPalette(picture(address))), PICTURE);
         builder.useMathMLDrawer(new MathMLDrawer());
         font(builder, "", 400, FontStyle.NORMAL);
         font(builder, "-Bold", 700, FontStyle.NORMAL);
@@ -45,6 +51,19 @@ final class PdfDocument extends HtmlDocument {
             }
         });
         builder.run();
+    }
+
+    /** A picture as the library asks for it. */
+    private record Held(byte[] bytes) implements FSStream {
+        @Override
+        public InputStream getStream() {
+            return new ByteArrayInputStream(bytes);
+        }
+
+        @Override
+        public Reader getReader() {
+            return new InputStreamReader(getStream(), StandardCharsets.UTF_8);
+        }
     }
 
     private static void font(PdfRendererBuilder builder, String face, int weight, FontStyle style) {
