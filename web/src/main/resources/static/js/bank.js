@@ -11,16 +11,19 @@ function attach(card, places) {
   bank.className = 'word-bank';
   bank.setAttribute('role', 'group');
   bank.setAttribute('aria-label', 'To choose from');
-  [...places[0].options].filter((option) => option.value !== '').forEach((option) => {
+  const shown = card.querySelector('[data-choices]');
+  [...places[0].options].filter((option) => option.value !== '').forEach((option, at) => {
     const chip = document.createElement('button');
     chip.type = 'button';
     chip.className = 'word-chip';
-    chip.textContent = option.textContent;
+    if (shown) chip.append(...shown.children[at].cloneNode(true).childNodes);
+    else chip.textContent = option.textContent;
     chip.dataset.value = option.value;
     chip.setAttribute('aria-pressed', 'false');
     bank.append(chip);
   });
   card.querySelector('legend').after(bank);
+  if (shown) shown.hidden = true;
   const chips = [...bank.children];
   let picked = null;
   let ghost = null;

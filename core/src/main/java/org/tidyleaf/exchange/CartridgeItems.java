@@ -222,7 +222,7 @@ final class CartridgeItems implements Question.Cases<List<CartridgeItem>> {
     @Override
     public List<CartridgeItem> grid(Grid grid) {
         turned("a choice for each of its " + grid.rows().size() + " rows");
-        List<String> columns = grid.columns().stream().map(XmlText::escape).toList();
+        List<String> columns = grid.columns().stream().map(prose::inline).toList();
         List<BigDecimal> shares = shares(grid.rows().size());
         List<CartridgeItem> items = new ArrayList<>();
         for (int i = 0; i < grid.rows().size(); i++) {

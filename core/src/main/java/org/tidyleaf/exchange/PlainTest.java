@@ -217,7 +217,7 @@ public final class PlainTest implements SomeCases<Boolean> {
     @Override
     public Boolean grid(Grid grid) {
         List<String> heads = new ArrayList<>(List.of(""));
-        grid.columns().forEach(column -> heads.add(escaped(column)));
+        grid.columns().forEach(column -> heads.add(lines(column)));
         row(heads, true);
         for (int row = 0; row < grid.rows().size(); row++) {
             List<String> cells = new ArrayList<>(List.of(lines(grid.rows().get(row))));

@@ -461,7 +461,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     public Boolean grid(Grid grid) {
         document.beginTable(grid.columns().size() + 1).beginRow();
         cell("", Prose.EMPTY);
-        grid.columns().forEach(head -> cell("", Prose.of(head)));
+        grid.columns().forEach(head -> cell("", head));
         document.endRow();
         for (int row = 0; row < grid.rows().size(); row++) {
             document.beginRow();

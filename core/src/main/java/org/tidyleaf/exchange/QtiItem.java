@@ -509,8 +509,7 @@ final class QtiItem implements Question.Cases<Boolean> {
         declarePairs(mapping);
         stem();
         boolean one = grid.key().stream().allMatch(key -> key.size() <= 1);
-        List<Prose> columns = grid.columns().stream().map(Prose::of).toList();
-        sets("qti-match-tabular", grid.rows(), one ? "1" : "0", columns, "0");
+        sets("qti-match-tabular", grid.rows(), one ? "1" : "0", grid.columns(), "0");
         scorePairs(mapping);
         return true;
     }

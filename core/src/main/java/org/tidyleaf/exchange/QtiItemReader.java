@@ -348,8 +348,7 @@ final class QtiItemReader {
         boolean keyed = key.stream().noneMatch(Set::isEmpty);
         if (Xml.attribute(interaction, "class").contains("qti-match-tabular")
                 || keyed && key.stream().anyMatch(own -> own.size() > 1)) {
-            List<String> heads = targets.values().stream().map(Prose::plain).toList();
-            return new Grid(particulars, heads, rows, keyed ? key : List.of());
+            return new Grid(particulars, List.copyOf(targets.values()), rows, keyed ? key : List.of());
         }
         List<Integer> single =
                 keyed ? key.stream().map(own -> own.iterator().next()).toList() : List.of();

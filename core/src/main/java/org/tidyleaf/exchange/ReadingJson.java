@@ -227,7 +227,7 @@ public final class ReadingJson {
 
         @Override
         public Boolean grid(Grid question) {
-            strings("columns", question.columns());
+            strings("columns", question.columns().stream().map(Prose::plain).toList());
             json.writeArrayPropertyStart("rows");
             for (int i = 0; i < question.rows().size(); i++) {
                 json.writeStartObject();
@@ -239,7 +239,8 @@ public final class ReadingJson {
                             "key",
                             question.key().get(i).stream()
                                     .sorted()
-                                    .map(question.columns()::get)
+                                    .map(column ->
+                                            question.columns().get(column).plain())
                                     .toList());
                 }
                 json.writeEndObject();

@@ -11,7 +11,7 @@ import org.tidyleaf.source.Sorted;
  * @param rows the statements
  * @param key for each row the 0-based places of its right columns; empty where nobody has said
  */
-public record Grid(Particulars particulars, List<String> columns, List<Prose> rows, List<Set<Integer>> key)
+public record Grid(Particulars particulars, List<Prose> columns, List<Prose> rows, List<Set<Integer>> key)
         implements Question {
     public Grid {
         columns = List.copyOf(columns);

@@ -24,6 +24,8 @@ public record Prose(@JsonValue List<Inline> parts) {
         parts = List.copyOf(parts);
     }
 
+    /** Also from a plain text, as parts were kept that had no pictures or formulas yet. */
+    @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
     public static Prose of(String text) {
         return text.isEmpty() ? EMPTY : new Prose(List.of(new Inline.Text(text, Set.of())));
     }

@@ -87,7 +87,8 @@ public final class AnswerText {
                         .mapToObj(i -> grid.rows().get(i).plain() + " = "
                                 + grid.key().get(i).stream()
                                         .sorted()
-                                        .map(grid.columns()::get)
+                                        .map(column ->
+                                                grid.columns().get(column).plain())
                                         .collect(Collectors.joining(" / ")))
                         .collect(Collectors.joining("\n"));
             }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.tidyleaf.question.Grid;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
@@ -109,9 +110,11 @@ final class JudgedOptions {
     }
 
     /** Letters alone stand for true and false, in whatever language. */
-    private static List<String> heads(String[] pair, List<Matcher> judged) {
+    private static List<Prose> heads(String[] pair, List<Matcher> judged) {
         boolean letters = judged.stream().allMatch(matcher -> matcher.group(2).length() == 1);
-        return letters ? List.of("True", "False") : List.of(capital(pair[0]), capital(pair[1]));
+        return Stream.of(letters ? new String[] {"True", "False"} : new String[] {capital(pair[0]), capital(pair[1])})
+                .map(Prose::of)
+                .toList();
     }
 
     private static String capital(String word) {

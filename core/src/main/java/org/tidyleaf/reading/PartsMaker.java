@@ -400,7 +400,7 @@ final class PartsMaker {
             table.computeIfAbsent(cell.row(), r -> new TreeMap<>()).putIfAbsent(cell.column(), cues);
         }
         List<Integer> places = new ArrayList<>();
-        List<String> columns = new ArrayList<>();
+        List<Prose> columns = new ArrayList<>();
         List<Prose> rows = new ArrayList<>();
         List<Set<Integer>> key = new ArrayList<>();
         for (Map<Integer, Cues> row : table.values()) {
@@ -408,7 +408,7 @@ final class PartsMaker {
                 row.forEach((column, cues) -> {
                     if (column > 0) {
                         places.add(column);
-                        columns.add(cues.text());
+                        columns.add(prose.text(List.of(cues.piece().segment())));
                     }
                 });
             } else if (row.containsKey(0)) {

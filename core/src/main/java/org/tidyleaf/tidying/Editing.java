@@ -245,8 +245,7 @@ final class Editing {
 
         @Override
         public Question grid(Grid question) {
-            List<Prose> columns = question.columns().stream().map(Prose::of).toList();
-            List<Set<Integer>> key = AnsweredParts.pairs(text, question.rows(), columns).stream()
+            List<Set<Integer>> key = AnsweredParts.pairs(text, question.rows(), question.columns()).stream()
                     .map(Set::of)
                     .toList();
             return new Grid(question.particulars(), question.columns(), question.rows(), key);

@@ -5,6 +5,8 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
@@ -66,7 +68,8 @@ public final class Parts {
 
         @Override
         public List<Side> grid(Grid question) {
-            return List.of(new Side("Statements", typed(question.rows())), new Side("Columns", question.columns()));
+            return List.of(
+                    new Side("Statements", typed(question.rows())), new Side("Columns", typed(question.columns())));
         }
 
         @Override
@@ -90,8 +93,14 @@ public final class Parts {
                             .toList()));
         }
 
+        /** A part with a picture says so by a sign that is no text of it, so that its line can be told and is not empty. */
         private static List<String> typed(List<Prose> parts) {
-            return parts.stream().map(part -> part.typed().replace('\n', ' ')).toList();
+            return IntStream.range(0, parts.size())
+                    .mapToObj(i -> {
+                        String text = parts.get(i).typed().replace('\n', ' ');
+                        return parts.get(i).pictures().isEmpty() ? text : (text + " [picture " + (i + 1) + "]").strip();
+                    })
+                    .toList();
         }
     }
 
@@ -146,7 +155,7 @@ public final class Parts {
         @Override
         public Question grid(Grid question) {
             int[] rows = origins(Shown.typed(question.rows()), sides.get(0));
-            int[] columns = origins(question.columns(), sides.get(1));
+            int[] columns = origins(Shown.typed(question.columns()), sides.get(1));
             List<Set<Integer>> key = new ArrayList<>();
             for (int origin : rows) {
                 Set<Integer> right = new HashSet<>();
@@ -158,7 +167,7 @@ public final class Parts {
             boolean whole = key.stream().noneMatch(right -> right.isEmpty() || right.contains(-1));
             return new Grid(
                     question.particulars(),
-                    sides.get(1),
+                    proses(question.columns(), columns, sides.get(1)),
                     proses(question.rows(), rows, sides.get(0)),
                     whole ? key : List.of());
         }
@@ -225,9 +234,12 @@ public final class Parts {
             return new Prose(parts);
         }
 
+        private static final Pattern PICTURE = Pattern.compile("\\s*\\[picture (\\d{1,3})]");
+
         private static List<Prose> proses(List<Prose> old, int[] origins, List<String> lines) {
             return IntStream.range(0, origins.length)
-                    .mapToObj(i -> (origins[i] < 0 ? Prose.EMPTY : old.get(origins[i])).edited(lines.get(i)))
+                    .mapToObj(i -> (origins[i] < 0 ? Prose.EMPTY : old.get(origins[i]))
+                            .edited(PICTURE.matcher(lines.get(i)).replaceAll("")))
                     .toList();
         }
 
@@ -240,7 +252,7 @@ public final class Parts {
                             .orElse(-1);
         }
 
-        /** For each line the part it was: the one that says the same, else, where their number stays, the one in its place. */
+        /** For each line the part it was: the one that says the same, or has its picture; else, where their number stays, the one in its place. */
         private static int[] origins(List<String> old, List<String> lines) {
             int[] origins = new int[lines.size()];
             Arrays.fill(origins, -1);
@@ -251,6 +263,13 @@ public final class Parts {
                         origins[i] = k;
                         taken.add(k);
                     }
+                }
+            }
+            for (int i = 0; i < lines.size(); i++) {
+                Matcher picture = PICTURE.matcher(lines.get(i));
+                int named = picture.find() ? Integer.parseInt(picture.group(1)) - 1 : -1;
+                if (origins[i] < 0 && named >= 0 && named < old.size() && taken.add(named)) {
+                    origins[i] = named;
                 }
             }
             for (int i = 0; i < lines.size() && old.size() == lines.size(); i++) {

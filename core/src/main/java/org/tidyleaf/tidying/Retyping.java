@@ -130,7 +130,7 @@ final class Retyping {
                 : IntStream.range(0, options.size())
                         .mapToObj(i -> Set.of(key.contains(i) ? 0 : 1))
                         .toList();
-        return new Grid(particulars, List.of("True", "False"), texts(options), judged);
+        return new Grid(particulars, List.of(Prose.of("True"), Prose.of("False")), texts(options), judged);
     }
 
     /** The options become the bank; a text without a gap gets one at its end. */

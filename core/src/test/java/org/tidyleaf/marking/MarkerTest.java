@@ -161,7 +161,7 @@ class MarkerTest {
         Question order = new Order(worth("3"), proses("close", "open", "look"), List.of(1, 2, 0));
         assertThat(earned(order, entered("2", "0", "1"))).isEqualByComparingTo("3");
         assertThat(earned(order, entered("0", "1", "2"))).isEqualByComparingTo("0");
-        Question grid = new Grid(worth("2"), List.of("True", "False"), proses("a", "b"), List.of(Set.of(0), Set.of(1)));
+        Question grid = new Grid(worth("2"), proses("True", "False"), proses("a", "b"), List.of(Set.of(0), Set.of(1)));
         assertThat(earned(grid, entered("0", "0"))).isEqualByComparingTo("1");
         Question bank = new GapMatch(worth("2"), List.of("veil", "smoke", "wax"), List.of("veil", "smoke"));
         assertThat(earned(bank, entered("veil", "wax"))).isEqualByComparingTo("1");

@@ -3,8 +3,10 @@ package org.tidyleaf.question;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.tidyleaf.exchange.StoredJson;
 import org.tidyleaf.source.Emphasis;
 
 class ProseTest {
@@ -29,5 +31,21 @@ class ProseTest {
         assertThat(written.parts()).hasSize(6);
         assertThat(written.edited(written.typed())).isEqualTo(written);
         assertThat(EMPHATIC.edited(EMPHATIC.typed())).isEqualTo(EMPHATIC);
+    }
+
+    /** Columns of grids were kept as plain texts before they could hold formulas. */
+    @Test
+    void whatWasKeptAsPlainTextIsStillRead() {
+        Grid grid = StoredJson.read(
+                StoredJson.write(new Grid(
+                                new Particulars(
+                                        "q1", "1", Prose.EMPTY, Optional.empty(), -1, -1, Prose.EMPTY, Prose.EMPTY),
+                                List.of(Prose.of("True")),
+                                List.of(EMPHATIC),
+                                List.of()))
+                        .replace(StoredJson.write(Prose.of("True")), "\"True\""),
+                Grid.class);
+        assertThat(grid.columns()).containsExactly(Prose.of("True"));
+        assertThat(grid.rows()).containsExactly(EMPHATIC);
     }
 }

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
+import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
@@ -61,10 +62,10 @@ class PartsTest {
     @Test
     void statementsAndColumnsKeepTheirTicks() {
         Grid grid = new Grid(
-                ONE, List.of("true", "false"), proses("Bees sting.", "Wasps buzz."), List.of(Set.of(0), Set.of(1)));
+                ONE, proses("true", "false"), proses("Bees sting.", "Wasps buzz."), List.of(Set.of(0), Set.of(1)));
         Grid edited =
                 (Grid) Parts.edited(grid, List.of(List.of("Wasps buzz.", "Bees sting."), List.of("right", "wrong")));
-        assertThat(edited.columns()).containsExactly("right", "wrong");
+        assertThat(edited.columns()).extracting(Prose::plain).containsExactly("right", "wrong");
         assertThat(edited.key()).containsExactly(Set.of(1), Set.of(0));
     }
 
@@ -102,5 +103,18 @@ class PartsTest {
         Question order = new Order(ONE, proses("close", "open", "look"), List.of(1, 2, 0));
         assertThat(Parts.edited(order, List.of(List.of()))).isEqualTo(order);
         assertThat(Parts.edited(order, List.of(List.of("a"), List.of("b")))).isEqualTo(order);
+    }
+
+    @Test
+    void picturesStayWithTheirLines() {
+        Prose comb = new Prose(List.of(new Inline.Picture("f1", "")));
+        Prose veil = new Prose(List.of(new Inline.Text("worn ", Set.of()), new Inline.Picture("f2", "a veil")));
+        Match match = new Match(ONE, proses("wax", "head"), List.of(comb, veil), List.of(0, 1));
+        List<String> targets = Parts.of(match).get(1).lines();
+        assertThat(targets).containsExactly("[picture 1]", "worn [picture 2]");
+        Match edited = (Match) Parts.edited(
+                match, List.of(List.of("wax", "the head"), List.of("worn by keepers [picture 2]", "[picture 1]")));
+        assertThat(edited.targets()).extracting(Prose::pictures).containsExactly(veil.pictures(), comb.pictures());
+        assertThat(edited.targets().get(0).plain()).startsWith("worn by keepers");
     }
 }

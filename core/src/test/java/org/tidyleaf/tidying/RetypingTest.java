@@ -60,7 +60,7 @@ class RetypingTest {
     void optionsBecomeStatementsToJudge() {
         Grid grid = (Grid) as(0, QuestionType.GRID);
         assertThat(texts(grid.rows())).containsExactly("wax", "silk", "honey");
-        assertThat(grid.columns()).containsExactly("True", "False");
+        assertThat(texts(grid.columns())).containsExactly("True", "False");
         assertThat(grid.key()).containsExactly(Set.of(0), Set.of(1), Set.of(0));
     }
 

@@ -3,6 +3,7 @@ package org.tidyleaf.web.page;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.marking.Response;
@@ -11,6 +12,7 @@ import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
 import org.tidyleaf.question.Hottext;
+import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Order;
@@ -23,6 +25,7 @@ import org.tidyleaf.question.SomeCases;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.question.WordLimits;
+import org.tidyleaf.source.Emphasis;
 
 /**
  * A question to be answered, the same in the proof and in a sitting. Holds nothing of its key, so that none can get into a
@@ -67,8 +70,22 @@ public record AnswerCard(
     /** One of several parts to choose for: a left of pairs, a step to order, a row of a grid. */
     public record Part(String html, List<PartChoice> choices) {}
 
-    /** What may be chosen for a part; {@code value} is its 0-based place. */
-    public record PartChoice(int value, String text, boolean chosen) {}
+    /**
+     * What may be chosen for a part.
+     *
+     * @param value its 0-based place
+     * @param text a line for lists that hold nothing but letters; only its letter where it is more than text
+     * @param html all of it
+     */
+    public record PartChoice(int value, String text, String html, boolean chosen) {}
+
+    /** Whether what may be chosen for the parts is more than a line of letters, and has to be shown beside the lists. */
+    public boolean isLettered() {
+        return kind.equals("match")
+                && !parts.isEmpty()
+                && parts.get(0).choices().stream()
+                        .anyMatch(choice -> !choice.html().equals(choice.text()));
+    }
 
     /** An option to choose. */
     public record Choice(int place, String letter, String html, boolean chosen) {}
@@ -238,31 +255,48 @@ public record AnswerCard(
 
         @Override
         public List<Part> match(Match question) {
+            boolean plain = question.targets().stream().allMatch(Parts::isPlain);
             return parts(
                     question.lefts(),
-                    question.targets().stream().map(Prose::plain).toList());
+                    question.targets(),
+                    (place, target) -> plain ? target.plain() : String.valueOf((char) ('A' + place)));
         }
 
         @Override
         public List<Part> order(Order question) {
-            List<String> places = IntStream.rangeClosed(1, question.items().size())
-                    .mapToObj(String::valueOf)
+            List<Prose> places = IntStream.rangeClosed(1, question.items().size())
+                    .mapToObj(place -> Prose.of(String.valueOf(place)))
                     .toList();
-            return parts(question.items(), places);
+            return parts(question.items(), places, (place, number) -> number.plain());
         }
 
         @Override
         public List<Part> grid(Grid question) {
-            return parts(question.rows(), question.columns());
+            return parts(
+                    question.rows(),
+                    question.columns(),
+                    (place, head) -> head.plain().isEmpty() ? "column " + (place + 1) : head.plain());
         }
 
-        private List<Part> parts(List<Prose> rows, List<String> choices) {
+        /** Whether nothing is lost where only letters can be shown. */
+        private static boolean isPlain(Prose prose) {
+            return prose.parts().stream()
+                    .allMatch(part -> part instanceof Inline.Text text
+                            && !text.emphasis().contains(Emphasis.SUPERSCRIPT)
+                            && !text.emphasis().contains(Emphasis.SUBSCRIPT));
+        }
+
+        private List<Part> parts(List<Prose> rows, List<Prose> choices, BiFunction<Integer, Prose, String> line) {
             List<Part> parts = new ArrayList<>();
             for (int i = 0; i < rows.size(); i++) {
                 String entered =
                         i < response.entered().size() ? response.entered().get(i) : "";
                 List<PartChoice> offered = IntStream.range(0, choices.size())
-                        .mapToObj(c -> new PartChoice(c, choices.get(c), entered.equals(String.valueOf(c))))
+                        .mapToObj(c -> new PartChoice(
+                                c,
+                                line.apply(c, choices.get(c)),
+                                html.html(choices.get(c)),
+                                entered.equals(String.valueOf(c))))
                         .toList();
                 parts.add(new Part(html.html(rows.get(i)), offered));
             }

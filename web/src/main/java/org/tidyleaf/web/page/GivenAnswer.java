@@ -46,7 +46,8 @@ record GivenAnswer(Response response) implements SomeCases<String> {
 
     @Override
     public String grid(Grid question) {
-        return parts(question.rows(), question.columns());
+        return parts(
+                question.rows(), question.columns().stream().map(Prose::plain).toList());
     }
 
     private String parts(List<Prose> rows, List<String> choices) {

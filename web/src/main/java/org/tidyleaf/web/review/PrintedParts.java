@@ -3,6 +3,7 @@ package org.tidyleaf.web.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.springframework.web.util.HtmlUtils;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;
 import org.tidyleaf.question.Match;
@@ -12,9 +13,12 @@ import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.SomeCases;
 import org.tidyleaf.question.TableEntry;
+import org.tidyleaf.web.page.ProseHtml;
 
-/** What the card of a question of several parts lists besides its key. */
-record PrintedParts() implements SomeCases<List<String>> {
+/** What the card of a question of several parts lists besides its key, as safe HTML. */
+record PrintedParts(ProseHtml html) implements SomeCases<List<String>> {
+
+    private static final String BETWEEN = " \u00b7 ";
 
     /** Where the key shows every pair, only the targets that are left over are listed. */
     @Override
@@ -23,7 +27,7 @@ record PrintedParts() implements SomeCases<List<String>> {
         question.key().forEach(place -> left.remove(question.targets().get(place)));
         List<String> parts = new ArrayList<>();
         if (!question.isKeyed()) {
-            parts.addAll(question.lefts().stream().map(Prose::plain).toList());
+            parts.addAll(question.lefts().stream().map(html::html).toList());
         }
         if (!left.isEmpty()) {
             parts.add((question.isKeyed() ? "left over: " : "to choose from: ") + joined(left));
@@ -33,40 +37,42 @@ record PrintedParts() implements SomeCases<List<String>> {
 
     @Override
     public List<String> order(Order question) {
-        return question.items().stream().map(Prose::plain).toList();
+        return question.items().stream().map(html::html).toList();
     }
 
     @Override
     public List<String> grid(Grid question) {
         List<String> parts =
-                new ArrayList<>(question.rows().stream().map(Prose::plain).toList());
-        parts.add("columns: " + String.join(" \u00b7 ", question.columns()));
+                new ArrayList<>(question.rows().stream().map(html::html).toList());
+        parts.add("columns: " + joined(question.columns()));
         return parts;
     }
 
     @Override
     public List<String> gapMatch(GapMatch question) {
-        return List.of("words: " + String.join(" \u00b7 ", question.words()));
+        return List.of("words: " + escaped(question.words()));
     }
 
-    private static String joined(List<Prose> proses) {
-        return proses.stream().map(Prose::plain).collect(Collectors.joining(" \u00b7 "));
+    private String joined(List<Prose> proses) {
+        return proses.stream().map(html::html).collect(Collectors.joining(BETWEEN));
+    }
+
+    private static String escaped(List<String> words) {
+        return words.stream().map(HtmlUtils::htmlEscape).collect(Collectors.joining(BETWEEN));
     }
 
     @Override
     public List<String> tableEntry(TableEntry question) {
         return question.rows().stream()
-                .map(row -> row.stream()
-                        .map(cell -> cell.plain().replaceAll("\\[\\[\\d+]]", "____"))
-                        .collect(Collectors.joining(" \u00b7 ")))
+                .map(row -> row.stream().map(html::html).collect(Collectors.joining(BETWEEN)))
                 .toList();
     }
 
     @Override
     public List<String> pictureLabel(PictureLabel question) {
-        List<String> parts = new ArrayList<>(List.of("places: " + String.join(" \u00b7 ", question.labels())));
+        List<String> parts = new ArrayList<>(List.of("places: " + escaped(question.labels())));
         if (!question.words().isEmpty()) {
-            parts.add("words: " + String.join(" \u00b7 ", question.words()));
+            parts.add("words: " + escaped(question.words()));
         }
         return parts;
     }

@@ -35,6 +35,7 @@ import org.tidyleaf.web.page.TypeWords;
  * @param passage the passage to show above it as HTML, or empty
  * @param parts what is printed below the stem of pairs, orders, grids and banks
  * @param answer what is right where there are no options, as a teacher types it
+ * @param answerHtml the same with its formulas and pictures
  * @param advice on how it is written
  * @param fixedOptions whether an option speaks of the others by their places, so that they are not shuffled
  * @param filed its settings in words, or empty
@@ -58,6 +59,7 @@ record QuestionCard(
         boolean several,
         List<String> parts,
         String answer,
+        String answerHtml,
         boolean keyed,
         String points,
         String feedback,
@@ -188,8 +190,9 @@ record QuestionCard(
                 particulars.stem().typed(),
                 choice ? options((ChoiceQuestion) question, origin, html) : List.of(),
                 choice && ((ChoiceQuestion) question).takesSeveral(),
-                question.match(new PrintedParts()),
+                question.match(new PrintedParts(html)),
                 choice ? "" : AnswerText.of(question),
+                choice ? "" : question.match(new AnswerHtml(html)),
                 question.isKeyed(),
                 Marker.most(question).stripTrailingZeros().toPlainString(),
                 html.html(particulars.feedback()),
