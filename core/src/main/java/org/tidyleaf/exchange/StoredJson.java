@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.StreamWriteFeature;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -20,6 +21,8 @@ public final class StoredJson {
                     .withVisibility(PropertyAccessor.GETTER, Visibility.NONE)
                     .withVisibility(PropertyAccessor.IS_GETTER, Visibility.NONE)
                     .withVisibility(PropertyAccessor.FIELD, Visibility.ANY))
+            // A number that earlier versions did not keep is 0.
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .build();
 
     private StoredJson() {}

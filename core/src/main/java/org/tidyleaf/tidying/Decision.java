@@ -184,24 +184,31 @@ public sealed interface Decision {
     }
 
     /**
-     * The picture at a 0-based place of a question's text becomes another, or gets another description; at the place
-     * behind the last one a picture is added; an empty figure takes it out.
+     * The picture at a 0-based place of one of a question's texts becomes another, or gets another description; at the
+     * place behind the last one a picture is added; an empty figure takes it out.
      *
+     * @param part which of its {@link PictureTexts}
      * @param figure its id in the leaf
      * @param alternative what it shows, for those who can't see it
      */
-    record SetPicture(String question, int place, String figure, String alternative) implements Decision {
+    record SetPicture(String question, int part, int place, String figure, String alternative) implements Decision {
         @Override
         public String inWords() {
             return figure.isEmpty() ? "picture taken out" : "picture changed";
         }
     }
 
-    /** The picture at a 0-based place of a question's text goes to the end of another question's text. */
-    record MovePicture(String question, int place, String to) implements Decision {
+    /**
+     * The picture at a 0-based place of one of a question's texts goes to the end of another text, of the same question or
+     * another.
+     *
+     * @param part which of its {@link PictureTexts}
+     * @param toPart likewise, of the question it goes to
+     */
+    record MovePicture(String question, int part, int place, String to, int toPart) implements Decision {
         @Override
         public String inWords() {
-            return "picture moved to another question";
+            return question.equals(to) ? "picture moved" : "picture moved to another question";
         }
     }
 

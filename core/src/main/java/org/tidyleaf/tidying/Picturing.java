@@ -8,7 +8,7 @@ import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 
-/** Changes the pictures in the text of questions. */
+/** Changes the pictures in the texts of questions. */
 final class Picturing {
 
     private Picturing() {}
@@ -17,29 +17,38 @@ final class Picturing {
         Optional<Inline.Picture> picture = set.figure().isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Inline.Picture(set.figure(), set.alternative()));
-        return withStem(question, replaced(question.particulars().stem(), set.place(), picture));
+        return PictureTexts.with(question, set.part(), text -> replaced(text, set.place(), picture));
     }
 
     static Quiz moved(Quiz quiz, Decision.MovePicture move) {
-        Optional<Question> from = find(quiz, move.question());
-        Optional<Question> to = find(quiz, move.to());
-        List<Inline.Picture> pictures =
-                from.map(question -> question.particulars().stem().pictures()).orElse(List.of());
-        boolean there = move.place() >= 0 && move.place() < pictures.size();
-        if (!there || to.isEmpty() || move.to().equals(move.question())) {
+        Optional<Inline.Picture> picture =
+                find(quiz, move.question()).flatMap(question -> picture(question, move.part(), move.place()));
+        boolean goes = find(quiz, move.to())
+                .filter(to -> move.toPart() >= 0
+                        && move.toPart() < PictureTexts.of(to).size())
+                .isPresent();
+        boolean stays = move.to().equals(move.question()) && move.part() == move.toPart();
+        if (picture.isEmpty() || !goes || stays) {
             return quiz;
         }
         return quiz.withQuestions(quiz.questions().stream()
-                .map(question -> {
-                    Prose stem = question.particulars().stem();
-                    if (question.id().equals(move.question())) {
-                        return withStem(question, replaced(stem, move.place(), Optional.empty()));
-                    }
-                    return question.id().equals(move.to())
-                            ? withStem(question, stem.plus(List.of(pictures.get(move.place()))))
-                            : question;
-                })
+                .map(question -> question.id().equals(move.question())
+                        ? PictureTexts.with(
+                                question, move.part(), text -> replaced(text, move.place(), Optional.empty()))
+                        : question)
+                .map(question -> question.id().equals(move.to())
+                        ? PictureTexts.with(question, move.toPart(), text -> text.plus(List.of(picture.get())))
+                        : question)
                 .toList());
+    }
+
+    private static Optional<Inline.Picture> picture(Question question, int part, int place) {
+        List<PictureTexts.Text> texts = PictureTexts.of(question);
+        return part < 0 || part >= texts.size()
+                ? Optional.empty()
+                : texts.get(part).prose().pictures().stream()
+                        .skip(Math.max(0, place))
+                        .findFirst();
     }
 
     private static Optional<Question> find(Quiz quiz, String id) {
@@ -48,10 +57,10 @@ final class Picturing {
                 .findFirst();
     }
 
-    private static Prose replaced(Prose stem, int place, Optional<Inline.Picture> picture) {
+    private static Prose replaced(Prose text, int place, Optional<Inline.Picture> picture) {
         List<Inline> parts = new ArrayList<>();
         int at = 0;
-        for (Inline part : stem.parts()) {
+        for (Inline part : text.parts()) {
             boolean wanted = part instanceof Inline.Picture && at++ == place;
             if (!wanted) {
                 parts.add(part);
@@ -61,9 +70,5 @@ final class Picturing {
         }
         Prose changed = new Prose(parts);
         return place == at ? picture.map(List::of).map(changed::plus).orElse(changed) : changed;
-    }
-
-    private static Question withStem(Question question, Prose stem) {
-        return question.withParticulars(question.particulars().withStem(stem));
     }
 }

@@ -121,25 +121,42 @@ class SettingUpTest {
 
     @Test
     void picturesAreAddedReplacedMovedAndTakenOut() {
-        Decision one = new Decision.SetPicture(id(0), 0, "p1", "a comb");
-        Decision two = new Decision.SetPicture(id(0), 1, "p2", "");
+        Decision one = new Decision.SetPicture(id(0), 0, 0, "p1", "a comb");
+        Decision two = new Decision.SetPicture(id(0), 0, 1, "p2", "");
         assertThat(pictures(after(one, two), 0)).containsExactly("p1", "p2");
-        Decision replaced = new Decision.SetPicture(id(0), 0, "p3", "a full comb");
+        Decision replaced = new Decision.SetPicture(id(0), 0, 0, "p3", "a full comb");
         assertThat(pictures(after(one, two, replaced), 0)).containsExactly("p3", "p2");
-        Decision moved = new Decision.MovePicture(id(0), 1, id(2));
+        Decision moved = new Decision.MovePicture(id(0), 0, 1, id(2), 0);
         assertThat(pictures(after(one, two, moved), 0)).containsExactly("p1");
         assertThat(pictures(after(one, two, moved), 2)).containsExactly("p2");
-        Decision out = new Decision.SetPicture(id(0), 0, "", "");
+        Decision out = new Decision.SetPicture(id(0), 0, 0, "", "");
         assertThat(pictures(after(one, two, out), 0)).containsExactly("p2");
         // A place that is not there, or a question that is not, changes nothing.
-        assertThat(after(one, new Decision.MovePicture(id(0), 4, id(2)), new Decision.MovePicture(id(0), 0, "q99"))
+        assertThat(after(
+                                one,
+                                new Decision.MovePicture(id(0), 0, 4, id(2), 0),
+                                new Decision.MovePicture(id(0), 0, 0, "q99", 0))
                         .quiz())
                 .isEqualTo(after(one).quiz());
     }
 
     @Test
+    void anOptionHasPicturesOfItsOwn() {
+        Decision below = new Decision.SetPicture(id(0), 0, 0, "p1", "a comb");
+        Decision second = new Decision.SetPicture(id(0), 2, 0, "p2", "");
+        Tidied both = after(below, second, new Decision.MovePicture(id(0), 0, 0, id(0), 1));
+        assertThat(PictureTexts.of(both.quiz().questions().get(0)))
+                .extracting(text -> text.prose().pictures().stream()
+                        .map(Inline.Picture::figure)
+                        .toList())
+                .startsWith(List.of(), List.of("p1"), List.of("p2"));
+        assertThat(after(below, new Decision.MovePicture(id(0), 0, 0, id(0), 9)).quiz())
+                .isEqualTo(after(below).quiz());
+    }
+
+    @Test
     void typedStarsMakeWordsBoldAndEditingKeepsPictures() {
-        Decision picture = new Decision.SetPicture(id(0), 0, "p1", "a comb");
+        Decision picture = new Decision.SetPicture(id(0), 0, 0, "p1", "a comb");
         Decision edit = new Decision.EditStem(id(0), "Who does **not** dance?");
         Tidied edited = after(picture, edit);
         assertThat(edited.quiz().questions().get(0).particulars().stem().plain())
@@ -156,12 +173,17 @@ class SettingUpTest {
         List<Decision> all = new ArrayList<>(List.of(
                 new Decision.SetUp("q1", Settings.NONE.withTopic("Hive").withPartial(Optional.of(PartialMarks.WHOLE))),
                 new Decision.Assign("q1", 1),
-                new Decision.SetPicture("q1", 0, "p1", "a comb"),
-                new Decision.MovePicture("q1", 0, "q2"),
+                new Decision.SetPicture("q1", 2, 0, "p1", "a comb"),
+                new Decision.MovePicture("q1", 0, 0, "q2", 1),
                 new Decision.Dismiss("option-gap", 4, "struck out on purpose")));
         assertThat(all)
                 .allSatisfy(decision -> assertThat(StoredJson.read(StoredJson.write(decision), Decision.class))
                         .isEqualTo(decision));
+        // What was stored before options could have pictures.
+        assertThat(StoredJson.read(
+                        "{\"kind\":\"set-picture\",\"question\":\"q1\",\"place\":1,\"figure\":\"p1\",\"alternative\":\"\"}",
+                        Decision.class))
+                .isEqualTo(new Decision.SetPicture("q1", 0, 1, "p1", ""));
         // What was stored before a snag could be dismissed with a reason.
         assertThat(StoredJson.read("{\"kind\":\"dismiss\",\"snag\":\"option-gap\",\"line\":4}", Decision.class))
                 .isEqualTo(new Decision.Dismiss("option-gap", 4, ""));

@@ -265,7 +265,14 @@ class DeskActionsTest {
         teacher.locator("[data-crop-form] button").click();
         assertThat(card(1).locator("img")).hasJSProperty("naturalWidth", 100);
         pictures(1);
-        teacher.locator(".picture-forms >> text=Move").click();
+        teacher.selectOption("[name=toPart]", "option B");
+        teacher.locator(".picture-forms button:text-is('Move within')").click();
+        assertThat(card(1).locator(".question-card-option").nth(1).locator("img"))
+                .hasAttribute("alt", "an empty comb");
+        pictures(1);
+        assertThat(teacher.locator(".picture-where")).hasText("in option B");
+        Assertions.assertThat(Browser.violations(teacher)).isEmpty();
+        teacher.locator(".picture-forms button:text-is('Move')").click();
         assertThat(card(2).locator("img")).hasAttribute("alt", "an empty comb");
         assertThat(card(1).locator("img")).hasCount(0);
         pictures(2);
@@ -274,6 +281,11 @@ class DeskActionsTest {
         pictures(2);
         teacher.click("text=Take it out");
         assertThat(card(2).locator("img")).hasCount(0);
+        pictures(2);
+        teacher.selectOption("#part-new", "option C");
+        teacher.setInputFiles("#file-new", new FilePayload("cell.png", "image/png", picture(40, 40)));
+        assertThat(card(2).locator(".question-card-option").nth(2).locator("img"))
+                .hasJSProperty("naturalWidth", 40);
     }
 
     private void pictures(int place) {

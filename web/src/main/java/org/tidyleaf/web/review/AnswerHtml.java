@@ -45,10 +45,7 @@ record AnswerHtml(ProseHtml html) implements SomeCases<String> {
     @Override
     public String order(Order question) {
         List<Prose> items = question.items();
-        return question.key().stream()
-                .map(items::get)
-                .map(html::html)
-                .collect(Collectors.joining(LINE));
+        return question.key().stream().map(items::get).map(html::html).collect(Collectors.joining(LINE));
     }
 
     @Override
