@@ -1,28 +1,37 @@
 package org.tidyleaf.marking;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.tidyleaf.exchange.Paper;
 import org.tidyleaf.exchange.StarterDocument;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
+import org.tidyleaf.question.Option;
 import org.tidyleaf.question.PartialMarks;
+import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.QuestionType;
+import org.tidyleaf.question.SingleChoice;
 import org.tidyleaf.reading.Pins;
 import org.tidyleaf.reading.Reader;
 
 /** Over the starter document, which holds every type. */
 class SampleResponsesTest {
 
+    private static final int SCRIPTS = 10_000;
     private static final List<Question> ALL = questions();
 
     private static List<Question> questions() {
@@ -76,6 +85,32 @@ class SampleResponsesTest {
         }
     }
 
+    /**
+     * A fact of the trade (common practice): blind guessing among k options earns 1/k on average. Ten thousand seeded
+     * scripts; four standard errors of a share are the bound.
+     */
+    @ParameterizedTest
+    @ValueSource(ints = {2, 3, 4, 5})
+    void blindGuessingEarnsOneInSoMany(int options) {
+        Question question = new SingleChoice(
+                ALL.get(0).particulars(),
+                IntStream.range(0, options)
+                        .mapToObj(i -> new Option("", Prose.of("option " + i), Prose.EMPTY))
+                        .toList(),
+                Set.of(options - 1));
+        Random random = new Random(11);
+        double most = Marker.most(question).doubleValue();
+        double mean = IntStream.range(0, SCRIPTS)
+                .mapToDouble(i -> earned(question, SampleResponses.random(question, random), PartialMarks.WHOLE)
+                                .doubleValue()
+                        / most)
+                .average()
+                .orElseThrow();
+        double share = 1.0 / options;
+        double error = Math.sqrt(share * (1 - share) / SCRIPTS);
+        assertThat(mean).isCloseTo(share, within(4 * error));
+    }
+
     private static BigDecimal earned(Question question, Response response, PartialMarks parts) {
         return Marker.mark(question, response, new MarkRules(parts, false, true, false))
                 .earned()
@@ -90,13 +125,10 @@ class SampleResponsesTest {
                 .findFirst()
                 .orElseThrow();
         Response half = new Response(
-                java.util.Set.of(
-                        SampleResponses.right(several).chosen().iterator().next()),
-                List.of());
+                Set.of(SampleResponses.right(several).chosen().iterator().next()), List.of());
         assertThat(Marker.mark(several, half).earned()).contains(BigDecimal.ZERO);
         Question parted = several.withParticulars(several.particulars()
-                .withSettings(
-                        several.particulars().settings().withPartial(java.util.Optional.of(PartialMarks.EACH_RIGHT))));
+                .withSettings(several.particulars().settings().withPartial(Optional.of(PartialMarks.EACH_RIGHT))));
         assertThat(Marker.mark(parted, half).earned().orElseThrow()).isEqualByComparingTo("1");
     }
 }

@@ -143,6 +143,82 @@ class SecurityTest {
         assertThat(get(app, "/s/" + code).body()).contains("1 of 2 points");
     }
 
+    private static HttpClient stranger() {
+        return HttpClient.newBuilder().followRedirects(Redirect.NEVER).build();
+    }
+
+    private static HttpResponse<String> get(HttpClient client, Address app, String path, String cookie)
+            throws IOException, InterruptedException {
+        return client.send(
+                HttpRequest.newBuilder(URI.create(app.url(path)))
+                        .header("Cookie", cookie)
+                        .build(),
+                BodyHandlers.ofString());
+    }
+
+    private static String scriptCookie(CookieManager cookies) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("script"))
+                .map(cookie -> "script=" + cookie.getValue())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aScriptIsReachedByItsOwnCookieOnly(Address app) throws Exception {
+        String code = openSitting(app, teacher(app));
+        String other = openSitting(app, teacher(app));
+        post(app, "/s/" + code + "/begin", token(app, "/s/" + code) + "&candidate=Jun");
+        post(app, "/s/" + code + "/answers", token(app, "/s/" + code) + "&entered:q5=honeydew");
+        String own = scriptCookie((CookieManager) client.cookieHandler().orElseThrow());
+        assertThat(get(stranger(), app, "/s/" + code, own).body()).contains("Who dances?", "Jun");
+        for (String cookie : new String[] {"a=b", "script=" + UUID.randomUUID(), own.substring(0, own.length() - 1)}) {
+            assertThat(get(stranger(), app, "/s/" + code, cookie).body())
+                    .as(cookie)
+                    .doesNotContain("Who dances?", "Jun");
+        }
+        assertThat(get(stranger(), app, "/s/" + other, own).body()).doesNotContain("Who dances?", "Jun");
+    }
+
+    @Test
+    void afterTheClosingNothingIsTakenAndNobodyBegins(Address app) throws Exception {
+        UUID owner = teacher(app);
+        SittingService sittings = app.bean(SittingService.class);
+        UUID sitting = sittings.publishAndOpen(owner, leaf(app, owner)).orElseThrow();
+        String code = sittings.summary(owner, sitting).code();
+        post(app, "/s/" + code + "/begin", token(app, "/s/" + code) + "&candidate=Jun");
+        String token = token(app, "/s/" + code);
+        sittings.close(owner, sitting);
+        assertThat(post(app, "/s/" + code + "/answers", token + "&chosen:q2=0").body())
+                .contains("No more answers");
+        HttpResponse<String> late = post(app, "/s/" + code + "/begin", token + "&candidate=Late");
+        assertThat(late.body()).doesNotContain("Who dances?");
+        assertThat(get(stranger(), app, "/s/" + code, "a=b").body()).doesNotContain("Who dances?");
+    }
+
+    @Test
+    void picturesOfALeafAreShownToThoseWhoSitItOnly(Address app) throws Exception {
+        UUID owner = teacher(app);
+        LeafService leaves = app.bean(LeafService.class);
+        String picture = "<img alt=comb src='data:image/gif;base64,R0lGODlhAQABAAAAACw='>";
+        String page = "<p>1. Which comb is it? " + picture + "</p><p>A. old *</p><p>B. new</p>";
+        UUID pictured = leaves.add(owner, "comb.html", page.getBytes(StandardCharsets.UTF_8));
+        leaves.begin(pictured);
+        leaves.read(pictured);
+        SittingService sittings = app.bean(SittingService.class);
+        String code = sittings.summary(
+                        owner, sittings.publishAndOpen(owner, pictured).orElseThrow())
+                .code();
+        String other = openSitting(app, owner);
+        assertThat(get(app, "/s/" + code + "/figure/f1").statusCode()).isEqualTo(404);
+        post(app, "/s/" + code + "/begin", token(app, "/s/" + code) + "&candidate=Jun");
+        assertThat(get(app, "/s/" + code + "/figure/f1").statusCode()).isEqualTo(200);
+        assertThat(get(app, "/s/" + code + "/figure/f2").statusCode()).isEqualTo(404);
+        post(app, "/s/" + other + "/begin", token(app, "/s/" + other) + "&candidate=Jun");
+        assertThat(get(app, "/s/" + other + "/figure/f1").statusCode()).isEqualTo(404);
+        assertThat(get(app, "/leaf/" + pictured + "/figure/f1").statusCode()).isEqualTo(302);
+    }
+
     @Test
     void passwordsAreKeptHashed(Address app) {
         UUID id = teacher(app);
