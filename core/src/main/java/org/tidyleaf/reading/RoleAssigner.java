@@ -2,12 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
-import java.util.Iterator;
-import java.util.LinkedHashMap;
-import java.util.LinkedList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -32,8 +27,8 @@ final class RoleAssigner {
     private final RoleScorer scorer;
     private final Layouts layouts;
 
-    /** For each piece the steps that lead to it. */
-    private final List<List<Edge>> edges = new ArrayList<>();
+    /** For each piece the moves that lead to it. */
+    private final List<Moves> moves = new ArrayList<>();
 
     /** What the teacher says and what that teaches about each piece. */
     private final List<Constraint> constraints;
@@ -65,9 +60,9 @@ final class RoleAssigner {
     /** What a run found out on its way, for the next one over the same pieces. */
     record Trace(
             List<Constraint> constraints,
-            List<Map<Step, Reached>> forward,
-            List<Map<Step, Double>> backward,
-            List<List<Edge>> edges,
+            List<Layer> forward,
+            List<double[]> backward,
+            List<Moves> moves,
             List<Assigned> assigned) {}
 
     /** What binds or teaches a piece. */
@@ -79,195 +74,115 @@ final class RoleAssigner {
         }
     }
 
-    /** The best score of all sequences that end in a step here, and the step before it. */
-    private record Reached(double score, Step from) {}
-
-    /** A step from one piece to the next with its own score. */
-    private record Edge(Step from, Step to, double score) {
-
-        /** The same step, scored under another lesson. */
-        Edge withLesson(Constraint then, Constraint now) {
-            double change = then.lesson().equals(now.lesson())
-                    ? 0
-                    : Lessons.weight(now.lesson(), to) - Lessons.weight(then.lesson(), to);
-            return change == 0 ? this : new Edge(from, to, score + change);
-        }
-    }
-
     private Trace run(Optional<Trace> earlier) {
-        List<Map<Step, Reached>> forward = forward(earlier);
-        List<Map<Step, Double>> backward = backward(forward, earlier);
+        List<Layer> forward = forward(earlier);
+        List<double[]> backward = backward(forward, earlier);
         List<Assigned> result = new ArrayList<>();
-        Step at = all.isEmpty() ? Step.START : best(forward.get(all.size() - 1));
+        int at = all.isEmpty() ? 0 : best(forward.get(all.size() - 1));
         for (int i = all.size() - 1; i >= 0; i--) {
-            result.add(new Assigned(all.get(i), at, doubt(at, forward.get(i), backward.get(i))));
-            at = forward.get(i).get(at).from();
+            Layer layer = forward.get(i);
+            result.add(new Assigned(all.get(i), layer.step(at), doubt(at, layer, backward.get(i))));
+            at = layer.from(at);
         }
         Collections.reverse(result);
-        return new Trace(constraints, forward, backward, edges, result);
+        return new Trace(constraints, forward, backward, moves, result);
     }
 
     private boolean isBoundAsIn(Trace earlier, int index) {
         return constraints.get(index).equals(earlier.constraints().get(index));
     }
 
-    private Step best(Map<Step, Reached> reached) {
-        return reached.entrySet().stream()
-                .max(Comparator.comparingDouble(e -> e.getValue().score() + scorer.endScore(e.getKey())))
-                .orElseThrow()
-                .getKey();
+    private int best(Layer last) {
+        int best = 0;
+        for (int i = 1; i < last.size(); i++) {
+            double score = last.score(i) + scorer.endScore(last.step(i));
+            if (score > last.score(best) + scorer.endScore(last.step(best))) {
+                best = i;
+            }
+        }
+        return best;
     }
 
-    private List<Map<Step, Reached>> forward(Optional<Trace> earlier) {
-        List<Map<Step, Reached>> forward = new ArrayList<>();
-        Map<Step, Reached> start = Map.of(Step.START, new Reached(0, Step.START));
+    private List<Layer> forward(Optional<Trace> earlier) {
+        List<Layer> forward = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
-            Map<Step, Reached> last = i == 0 ? start : forward.get(i - 1);
+            Layer last = i == 0 ? Layer.START : forward.get(i - 1);
             boolean asBefore = earlier.isPresent()
                     && isBoundAsIn(earlier.get(), i)
                     && (i == 0 || last == earlier.get().forward().get(i - 1));
             if (asBefore) {
                 forward.add(earlier.get().forward().get(i));
-                edges.add(earlier.get().edges().get(i));
+                moves.add(earlier.get().moves().get(i));
             } else {
-                edges.add(edges(i, last, earlier));
-                Map<Step, Reached> here = reached(last, edges.get(i));
-                Optional<Map<Step, Reached>> known =
-                        earlier.map(trace -> trace.forward().get(forward.size()));
-                forward.add(known.filter(map -> isAlike(map, here)).orElse(here));
+                moves.add(moves(i, last, earlier));
+                Layer here = Layer.reached(last, moves.get(i), BEAM);
+                Optional<Layer> known = earlier.map(trace -> trace.forward().get(forward.size()))
+                        .filter(here::isAlike);
+                forward.add(known.orElse(here));
             }
         }
         return forward;
     }
 
-    /** All steps to a piece from those reached before it, in their order, with their own scores. */
-    private List<Edge> edges(int index, Map<Step, Reached> last, Optional<Trace> earlier) {
-        Optional<Trace> alike = earlier.filter(trace ->
-                constraints.get(index).bindsAs(trace.constraints().get(index))
-                        && (index == 0
-                                || List.copyOf(trace.forward().get(index - 1).keySet())
-                                        .equals(List.copyOf(last.keySet()))));
+    /** All moves to a piece from the steps reached before it, in their order, with their own scores. */
+    private Moves moves(int index, Layer last, Optional<Trace> earlier) {
+        Optional<Trace> alike = earlier.filter(
+                trace -> constraints.get(index).bindsAs(trace.constraints().get(index))
+                        && (index == 0 || trace.forward().get(index - 1).hasStepsOf(last)));
         if (alike.isPresent()) {
-            Constraint then = alike.get().constraints().get(index);
-            Constraint now = constraints.get(index);
-            List<Edge> known = alike.get().edges().get(index);
-            return isFixed(index)
+            Optional<Pins.Pin> then = alike.get().constraints().get(index).lesson();
+            Optional<Pins.Pin> now = constraints.get(index).lesson();
+            Moves known = alike.get().moves().get(index);
+            return isFixed(index) || then.equals(now)
                     ? known
-                    : known.stream().map(edge -> edge.withLesson(then, now)).toList();
+                    : known.changed(to -> Lessons.weight(now, to) - Lessons.weight(then, to));
         }
-        List<Edge> found = new ArrayList<>();
-        for (Step from : last.keySet()) {
-            for (Step to : allowed(index, from)) {
-                found.add(new Edge(from, to, score(index, from, to)));
+        Moves.Finder finder = new Moves.Finder();
+        for (int from = 0; from < last.size(); from++) {
+            for (Step to : allowed(index, last.step(from))) {
+                finder.add(from, to, score(index, last.step(from), to));
             }
         }
-        return List.copyOf(found);
-    }
-
-    private static Map<Step, Reached> reached(Map<Step, Reached> last, List<Edge> edges) {
-        Map<Step, Reached> here = new LinkedHashMap<>();
-        for (Edge edge : edges) {
-            double score = last.get(edge.from()).score() + edge.score();
-            Reached known = here.get(edge.to());
-            if (known == null || known.score() < score) {
-                here.put(edge.to(), new Reached(score, edge.from()));
-            }
-        }
-        return pruned(here);
-    }
-
-    /** The same steps in the same order from the same places, all scores apart by one number: what follows is the same. */
-    private static boolean isAlike(Map<Step, Reached> one, Map<Step, Reached> other) {
-        if (one.size() != other.size()) {
-            return false;
-        }
-        Iterator<Map.Entry<Step, Reached>> others = other.entrySet().iterator();
-        double apart = Double.NaN;
-        for (Map.Entry<Step, Reached> mine : one.entrySet()) {
-            Map.Entry<Step, Reached> theirs = others.next();
-            double distance = mine.getValue().score() - theirs.getValue().score();
-            apart = Double.isNaN(apart) ? distance : apart;
-            boolean same = mine.getKey().equals(theirs.getKey())
-                    && mine.getValue().from().equals(theirs.getValue().from())
-                    && distance == apart;
-            if (!same) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private static Map<Step, Reached> pruned(Map<Step, Reached> here) {
-        if (here.size() <= BEAM) {
-            return here;
-        }
-        Map<Step, Reached> kept = new LinkedHashMap<>();
-        here.entrySet().stream()
-                .sorted(Comparator.comparingDouble(e -> -e.getValue().score()))
-                .limit(BEAM)
-                .forEach(e -> kept.put(e.getKey(), e.getValue()));
-        return kept;
+        return finder.found();
     }
 
     /** For each step kept, the best score of all ways on to the end. */
-    private List<Map<Step, Double>> backward(List<Map<Step, Reached>> forward, Optional<Trace> earlier) {
-        LinkedList<Map<Step, Double>> backward = new LinkedList<>();
+    private List<double[]> backward(List<Layer> forward, Optional<Trace> earlier) {
+        double[][] backward = new double[all.size()][];
         int last = all.size() - 1;
         for (int i = last; i >= 0; i--) {
-            Map<Step, Double> next = i == last ? Map.of() : backward.getFirst();
             boolean asBefore = earlier.isPresent()
                     && forward.get(i) == earlier.get().forward().get(i)
                     && (i == last
                             || isBoundAsIn(earlier.get(), i + 1)
                                     && forward.get(i + 1)
                                             == earlier.get().forward().get(i + 1)
-                                    && next == earlier.get().backward().get(i + 1));
+                                    && backward[i + 1]
+                                            == earlier.get().backward().get(i + 1));
             if (asBefore) {
-                backward.addFirst(earlier.get().backward().get(i));
+                backward[i] = earlier.get().backward().get(i);
                 continue;
             }
-            Map<Step, Double> here = new LinkedHashMap<>();
-            for (Step step : forward.get(i).keySet()) {
-                here.put(step, i == last ? scorer.endScore(step) : Double.NEGATIVE_INFINITY);
-            }
-            for (Edge edge : i == last ? List.<Edge>of() : edges.get(i + 1)) {
-                Double onwards = next.get(edge.to());
-                if (onwards != null) {
-                    here.merge(edge.from(), edge.score() + onwards, Math::max);
-                }
-            }
+            Layer layer = forward.get(i);
+            double[] here = i == last
+                    ? layer.scores(scorer::endScore)
+                    : forward.get(i + 1).onwards(layer.size(), moves.get(i + 1), backward[i + 1]);
             int index = i;
-            Optional<Map<Step, Double>> known =
-                    earlier.map(trace -> trace.backward().get(index)).filter(map -> isApartByOne(map, here));
-            backward.addFirst(known.orElse(here));
+            backward[i] = earlier.map(trace -> trace.backward().get(index))
+                    .filter(known -> Layer.areApartByOne(known, here)
+                            && earlier.get().forward().get(index).hasStepsOf(layer))
+                    .orElse(here);
         }
-        return List.copyOf(backward);
+        return List.of(backward);
     }
 
-    private static boolean isApartByOne(Map<Step, Double> one, Map<Step, Double> other) {
-        if (!one.keySet().equals(other.keySet())) {
-            return false;
-        }
-        double apart = Double.NaN;
-        for (Map.Entry<Step, Double> mine : one.entrySet()) {
-            double theirs = other.get(mine.getKey());
-            double distance = mine.getValue().equals(theirs) ? 0 : mine.getValue() - theirs;
-            boolean open = Double.isInfinite(mine.getValue()) && Double.isInfinite(theirs);
-            apart = Double.isNaN(apart) && !open ? distance : apart;
-            if (!open && distance != apart) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private static double doubt(Step chosen, Map<Step, Reached> forward, Map<Step, Double> backward) {
-        double own = forward.get(chosen).score() + backward.get(chosen);
+    private static double doubt(int chosen, Layer forward, double[] backward) {
+        Step step = forward.step(chosen);
+        double own = forward.score(chosen) + backward[chosen];
         double other = Double.NEGATIVE_INFINITY;
-        for (Map.Entry<Step, Reached> e : forward.entrySet()) {
-            Step step = e.getKey();
-            if (step.role() != chosen.role() || step.more() != chosen.more()) {
-                other = Math.max(other, e.getValue().score() + backward.get(step));
+        for (int i = 0; i < forward.size(); i++) {
+            if (forward.step(i).role() != step.role() || forward.step(i).more() != step.more()) {
+                other = Math.max(other, forward.score(i) + backward[i]);
             }
         }
         return 1 / (1 + Math.exp(Math.min(50, (own - other) / TEMPERATURE)));
