@@ -21,6 +21,8 @@ final class BareNumbers {
 
     static void label(List<Cues> all) {
         boolean numbered = all.stream()
+                // "[1]" at the right margin is what an answer is worth.
+                .filter(cues -> !cues.is(Cues.Trait.POINTS_ONLY))
                 .flatMap(cues -> cues.labels().stream())
                 .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
         if (numbered) {

@@ -89,7 +89,10 @@ final class CueFinder {
     private static final Pattern PREFACE =
             Vocabulary.pattern("\\W{0,4}" + WORDS.either("preface") + "(?:[!,.]\\s|\\s)[^?]{3,200}[.:!]\\W*");
 
-    private static final Pattern TOTAL = Vocabulary.pattern("\\W*" + WORDS.either("total") + "\\W*");
+    /** "[Total: 4]", "Total for question 3: 12 marks". */
+    private static final Pattern TOTAL = Vocabulary.pattern("\\W*" + WORDS.either("total") + "\\W*(?:\\w{2,5}\\s+)?(?:"
+            + WORDS.either("question") + "\\s*\\d{1,3})?[\\d\\W_]*(?:" + WORDS.either("points") + "\\W*)?");
+
     private static final Pattern END = Vocabulary.pattern("\\W{0,8}" + WORDS.either("end") + "\\b.*");
     private static final Pattern LEAD =
             Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "list", "model", "feedback", "hint", "label") + ")"

@@ -388,7 +388,17 @@ final class DraftMaker {
             label(index, cues);
         }
         if (cues.is(Cues.Trait.WRITING_LINE)) {
-            open.ifPresent(draft -> draft.writing.add(cues.line().number()));
+            open.ifPresent(draft -> {
+                draft.writing.add(cues.line().number());
+                pointsBehindRule(draft, cues.text());
+            });
+        }
+    }
+
+    /** "................ [2]": at the end of the room to write stands what the answer is worth. */
+    private static void pointsBehindRule(Draft draft, String text) {
+        if (draft.points.isEmpty()) {
+            draft.points = PointsFinder.only(text.replaceFirst("^.*[_.\u2026]{3}\\s*", ""));
         }
     }
 

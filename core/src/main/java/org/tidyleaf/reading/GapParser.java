@@ -22,7 +22,17 @@ final class GapParser {
                     + Vocabulary.ALL.either("or") + ")(?=\\s))\\s*";
 
     private static final Pattern ALSO =
-            Vocabulary.pattern("\\s*\\(\\s*(?:" + Vocabulary.ALL.either("and") + "|also)\\b\\s*:?\\s*([^)]*)\\)");
+            Vocabulary.pattern("\\s*\\(\\s*" + Vocabulary.ALL.either("and", "accepted") + "\\b\\s*:?\\s*([^)]*)\\)");
+
+    /** "15.9 (15.875 also accepted)". */
+    private static final Pattern ALSO_BEHIND = Vocabulary.pattern(
+            "\\s*\\(\\s*([^()]{1,40}?)\\s+(?:\\p{L}{1,3}\\s+)?" + Vocabulary.ALL.either("accepted") + "\\s*\\)");
+
+    /** "colour (color)": in brackets the same word, spelled otherwise. */
+    private static final Pattern SPELLED_OTHERWISE = Pattern.compile("(\\p{L}{4,})\\s*\\((\\p{L}{4,})\\)");
+
+    private static final int MOST_LETTERS_APART = 2;
+    private static final int FEWEST_ALIKE = 3;
 
     private GapParser() {}
 
@@ -117,11 +127,31 @@ final class GapParser {
     }
 
     private static List<String> spellings(String text) {
-        String bare = ALSO.matcher(text.strip()).replaceAll(" / $1").replaceAll("[;,]$", "");
+        String also = ALSO.matcher(text.strip()).replaceAll(" / $1");
+        String behind = ALSO_BEHIND.matcher(also).replaceAll(" / $1");
+        String bare = SPELLED_OTHERWISE
+                .matcher(behind)
+                .replaceAll(found -> isSpelledAlike(found.group(1), found.group(2)) ? "$1 / $2" : "$0")
+                .replaceAll("[;,]$", "");
         return Arrays.stream(Vocabulary.pattern(OTHER_SPELLING).split(bare))
                 .map(String::strip)
                 .filter(spelling -> !spelling.isEmpty())
                 .distinct()
                 .toList();
+    }
+
+    /** The same word but for a letter or two in one place: "unfertilised", "unfertilized". */
+    private static boolean isSpelledAlike(String one, String other) {
+        int start = 0;
+        int shorter = Math.min(one.length(), other.length());
+        while (start < shorter && one.charAt(start) == other.charAt(start)) {
+            start++;
+        }
+        int end = 0;
+        while (end < shorter - start && one.charAt(one.length() - 1 - end) == other.charAt(other.length() - 1 - end)) {
+            end++;
+        }
+        return start + end >= FEWEST_ALIKE
+                && Math.max(one.length(), other.length()) - start - end <= MOST_LETTERS_APART;
     }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * "5. Read the scale. (a) Which …? A … B … (b) How …? A … B …": letters below a number that have lettered options of their
@@ -77,7 +78,8 @@ final class NestedParts {
         // What only the last of them runs into are statements above the question's own options.
         boolean inEarnest = nested > 1
                 || nested == 1 && last < parts.size()
-                || (bare || shape.contains("i") && isFirstNumeral(all, parts)) && havePoints(all, parts, to);
+                || havePoints(all, parts, to)
+                        && (bare || shape.contains("i") && isFirstNumeral(all, parts) || haveRoom(all, parts, to));
         return parts.size() > 1 && inEarnest ? parts : List.of();
     }
 
@@ -109,6 +111,15 @@ final class NestedParts {
             }
         }
         return parts.size() > 1;
+    }
+
+    /** Below or within each of them there is room to write: an option has none. */
+    private static boolean haveRoom(List<Cues> all, List<Integer> parts, int end) {
+        return IntStream.range(0, parts.size()).allMatch(i -> {
+            int next = i + 1 < parts.size() ? parts.get(i + 1) : end;
+            return all.subList(parts.get(i), next).stream()
+                    .anyMatch(cues -> cues.is(Cues.Trait.WRITING_LINE) || cues.is(Cues.Trait.GAP));
+        });
     }
 
     /** Whether a first and a second letter of another series stand one below the other. */

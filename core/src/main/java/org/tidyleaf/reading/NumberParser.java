@@ -6,7 +6,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.NumericEntry;
 
-/** Reads a numeric key: "3.2 mm (± 0.1)", "18 °C, tolerance 0.5", "2040 m (accept 1940 to 2140)", "10 m/s". */
+/** Reads a numeric key: "3.2 mm (± 0.1)", "18 °C, tolerance 0.5", "2040 m (accept 1940 to 2140)", "between 3 and 5 m". */
 final class NumberParser {
 
     private static final String NUMBER =
@@ -16,9 +16,25 @@ final class NumberParser {
             + "(?:[,;(]?\\s*(?:\u00b1|\\+/-|\\+-|tolerance:?|toleranz:?|tol\\.?)\\s*" + NUMBER + "([^\\d]{0,10})\\)?"
             + "|\\([^\\d)]{0,20}" + NUMBER + "\\s*\\D{1,8}\\s*" + NUMBER + "[^\\d)]{0,8}\\))?\\s*\\.?\\s*");
 
+    /** "between 85 cm and 95 cm", "from 3 to 5 litres". */
+    private static final Pattern BETWEEN = Vocabulary.pattern("\\s*" + Vocabulary.ALL.either("between") + "\\s+"
+            + NUMBER
+            + "\\s*([^\\d\\s]\\S{0,9})?\\s+(?:" + Vocabulary.ALL.either("and", "to") + "|[-\u2013])\\s+" + NUMBER
+            + "\\s*([^\\d\\s]\\S{0,9}?)?\\s*\\.?\\s*");
+
     private NumberParser() {}
 
-    static Optional<NumericEntry.Key> key(String text) {
+    static Optional<NumericEntry.Key> key(String said) {
+        String text = said.replaceFirst("\\s*;\\s*$", "");
+        Matcher between = BETWEEN.matcher(text);
+        if (between.matches()) {
+            BigDecimal low = number(between.group(1));
+            BigDecimal half = number(between.group(3)).subtract(low).divide(BigDecimal.valueOf(2));
+            String unit = Optional.ofNullable(between.group(4))
+                    .or(() -> Optional.ofNullable(between.group(2)))
+                    .orElse("");
+            return Optional.of(new NumericEntry.Key(low.add(half), Optional.of(half.abs()), unit));
+        }
         // "2.7 (kg)": the unit may stand in brackets.
         Matcher matcher =
                 KEY.matcher(text.replaceFirst("(?<=\\d)\\s*\\((\\p{L}[\\p{L}\u00b2\u00b3/]{0,9})\\)\\s*$", " $1"));
