@@ -101,7 +101,8 @@ final class BlockFinder {
         }
         if (!table.isEmpty()
                 && (PairTables.isAroundBlanks(all, table) || PairTables.isNumberedAgainstLettered(all, table))) {
-            table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
+            table.forEach(
+                    piece -> found.put(piece, PairTables.isKey(all, piece) ? Blocks.Kind.PAIR_KEY : Blocks.Kind.PAIR));
             lead(lead);
             return;
         }
@@ -400,24 +401,12 @@ final class BlockFinder {
 
     /** Heads over all columns but perhaps the first, and below them nothing but ticks beside the statements. */
     private boolean isGrid(List<Integer> table) {
-        Map<Integer, List<Integer>> rows = new TreeMap<>();
-        table.forEach(piece -> rows.computeIfAbsent(cell(piece).orElseThrow().row(), r -> new ArrayList<>())
-                .add(piece));
-        if (rows.size() < 3) {
-            return false;
+        Map<Integer, Map<Integer, Cues>> rows = new TreeMap<>();
+        for (int piece : table) {
+            Cell cell = cell(piece).orElseThrow();
+            rows.computeIfAbsent(cell.row(), row -> new TreeMap<>()).putIfAbsent(cell.column(), all.get(piece));
         }
-        List<Integer> heads = rows.values().iterator().next();
-        long columns = heads.stream()
-                .filter(piece -> cell(piece).orElseThrow().column() > 0)
-                .count();
-        boolean onlyTicks = table.stream()
-                .filter(piece ->
-                        !heads.contains(piece) && cell(piece).orElseThrow().column() > 0)
-                .allMatch(piece -> TICK.matcher(all.get(piece).text()).matches());
-        boolean statements = rows.values().stream()
-                .skip(1)
-                .allMatch(row -> cell(row.get(0)).orElseThrow().column() == 0);
-        return columns >= 2 && onlyTicks && statements && heads.size() <= 8;
+        return rows.size() >= 3 && TickTables.isOne(List.copyOf(rows.values()));
     }
 
     private void bank(int from, List<Integer> table) {

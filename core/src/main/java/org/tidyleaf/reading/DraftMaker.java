@@ -474,10 +474,23 @@ final class DraftMaker {
                             cues.labels().get(0).end(),
                             cues.piece().segment().to());
                     draft.gapAnswers.add(GapParser.listed(source.text(answer)));
+                } else if (blocks.at(index).equals(Optional.of(Blocks.Kind.PAIR_KEY))) {
+                    pairKey(draft, cues.piece().segment());
                 } else {
                     key(draft, cues, piece.step());
                 }
             }
+        }
+    }
+
+    /** A pair's numbers and letters as they stand; those of a column come one by one. */
+    private void pairKey(Draft draft, Segment segment) {
+        String said = source.text(segment);
+        if (draft.keys.isEmpty()) {
+            draft.keys.add(new Draft.Announced(said, segment));
+        } else {
+            Draft.Announced before = draft.keys.remove(draft.keys.size() - 1);
+            draft.keys.add(new Draft.Announced(before.text() + ", " + said, before.segment()));
         }
     }
 

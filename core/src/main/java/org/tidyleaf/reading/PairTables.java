@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Cell;
 
@@ -10,6 +11,10 @@ import org.tidyleaf.source.Cell;
 final class PairTables {
 
     private static final Pattern BLANK_CELL = Pattern.compile(BlockFinder.TICK.pattern() + "|[A-Za-z]|\\d|[_.\u2026]+");
+
+    private static final Pattern FIRST_NUMBER = Pattern.compile("[(]?(\\d{1,3})[.)]");
+    private static final Pattern PAIR =
+            Pattern.compile("\\s*[(]?\\d{1,3}[).]?\\s*[-\u2013\u2014=:\u2192]?\\s*[(]?[A-Za-z][).]?\\s*");
 
     private PairTables() {}
 
@@ -48,23 +53,40 @@ final class PairTables {
         return rows.size() >= BlockFinder.FEWEST_PAIRS;
     }
 
-    /** Two columns, numbers that count from 1 against letters that count from the first. */
+    /** Two columns, numbers that count on against letters that count from the first; a third may say what belongs together. */
     static boolean isNumberedAgainstLettered(List<Cues> all, List<Integer> table) {
         int lefts = 0;
         int rights = 0;
+        int first = table.isEmpty() ? 0 : number(all.get(table.get(0)).text());
         for (int piece : table) {
             Cell cell = cell(all, piece);
             String text = all.get(piece).text();
-            if (cell.columns() != 2) {
+            if (isKey(all, piece)) {
+                continue;
+            }
+            if (cell.columns() > 3 || cell.column() > 1) {
                 return false;
             }
-            int expected = cell.column() == 0 ? ++lefts : ++rights;
+            int expected = cell.column() == 0 ? first + lefts++ : ++rights;
             String label = cell.column() == 0 ? String.valueOf(expected) : String.valueOf((char) ('a' + expected - 1));
             if (!text.matches("(?i)[(]?" + label + "[.)]\\s*\\S.*")) {
                 return false;
             }
         }
         return lefts >= BlockFinder.FEWEST_PAIRS && rights >= lefts;
+    }
+
+    private static int number(String text) {
+        Matcher matcher = FIRST_NUMBER.matcher(text);
+        return matcher.lookingAt() ? Integer.parseInt(matcher.group(1)) : 0;
+    }
+
+    /** A cell of a third column that says which letter belongs to a number: "11 – d". */
+    static boolean isKey(List<Cues> all, int piece) {
+        Cell cell = cell(all, piece);
+        return cell.columns() == 3
+                && cell.column() == 2
+                && PAIR.matcher(all.get(piece).text()).matches();
     }
 
     /** Four columns: numbers and what they number, letters and what they letter. */

@@ -182,7 +182,7 @@ final class PartsMaker {
             Segment segment = cues.piece().segment();
             Optional<Cell> cell = cues.line().layout().cell();
             if (cell.isPresent()) {
-                if (isBlankBetween(cell.get())) {
+                if (isBlankBetween(draft, cell.get())) {
                     continue;
                 }
                 boolean label = cell.get().columns() == 4 && cell.get().column() % 2 == 0;
@@ -214,9 +214,13 @@ final class PartsMaker {
         return equals;
     }
 
-    /** The middle one of three columns is for the letter of what goes with it. */
-    private static boolean isBlankBetween(Cell cell) {
-        return cell.columns() == 3 && cell.column() == 1;
+    /** The middle one of three columns is for the letter of what goes with it, where the third has the targets. */
+    private static boolean isBlankBetween(Draft draft, Cell cell) {
+        return cell.columns() == 3
+                && cell.column() == 1
+                && draft.pairs.stream()
+                        .flatMap(cues -> cues.line().layout().cell().stream())
+                        .anyMatch(other -> other.column() == 2);
     }
 
     private static List<String> writtenBetween(Draft draft) {
@@ -224,7 +228,7 @@ final class PartsMaker {
                 .filter(cues -> cues.line()
                         .layout()
                         .cell()
-                        .filter(PartsMaker::isBlankBetween)
+                        .filter(cell -> isBlankBetween(draft, cell))
                         .isPresent())
                 .map(cues -> cues.text().strip())
                 .toList();
@@ -403,16 +407,17 @@ final class PartsMaker {
         List<Prose> columns = new ArrayList<>();
         List<Prose> rows = new ArrayList<>();
         List<Set<Integer>> key = new ArrayList<>();
+        int statements = TickTables.statements(List.copyOf(table.values()));
         for (Map<Integer, Cues> row : table.values()) {
             if (columns.isEmpty()) {
                 row.forEach((column, cues) -> {
-                    if (column > 0) {
+                    if (column > statements) {
                         places.add(column);
                         columns.add(prose.text(List.of(cues.piece().segment())));
                     }
                 });
-            } else if (row.containsKey(0)) {
-                rows.add(prose.text(List.of(withoutLabel(row.get(0)))));
+            } else if (row.containsKey(statements)) {
+                rows.add(prose.text(List.of(withoutLabel(row.get(statements)))));
                 key.add(ticked(row, places));
             }
         }

@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.math.BigDecimal;
+import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -36,6 +37,9 @@ final class PointsFinder {
     /** "(5 x 2 = 10 points)": so many questions with so many points. */
     private static final Pattern PRODUCT = Vocabulary.pattern("[(\\[]?\\b\\d{1,2}\\s*[x\u00d7*]\\s*" + NUMBER
             + "\\s*(?:" + WORD + ")?\\s*=\\s*(?<total>\\d{1,3}(?:[.,]\\d{1,2})?)\\s*" + WORD + "\\.?\\s*[)\\]]?");
+
+    private static final Pattern SUM = Vocabulary.pattern("[(\\[]\\s*(\\d{1,2}(?:[.,]5)?\\s*(?:" + WORD
+            + ")?\\.?(?:\\s*\\+\\s*\\d{1,2}(?:[.,]5)?\\s*(?:" + WORD + ")?\\.?)+)\\s*(?:=[^)\\]]{0,20})?[)\\]]");
 
     private static final Pattern FACTORS =
             Pattern.compile("\\b(\\d{1,2})\\s*[x\u00d7*]\\s*(\\d{1,2}(?:[.,]\\d)?)\\s*\\p{L}*\\.?\\s*=");
@@ -134,6 +138,19 @@ final class PointsFinder {
                 ? second
                 : String.valueOf(questions).equals(second) ? first : "";
         return each.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(each.replace(',', '.')));
+    }
+
+    /** "(2 marks + 3 marks)", "(2 + 3 points)": what each of a section's questions is worth; empty where it is no such sum. */
+    static List<BigDecimal> sum(String text) {
+        Matcher matcher = SUM.matcher(text);
+        if (text.indexOf('+') < 0 || !matcher.find()) {
+            return List.of();
+        }
+        return Pattern.compile("\\d{1,2}(?:[.,]5)?")
+                .matcher(matcher.group(1))
+                .results()
+                .map(found -> new BigDecimal(found.group().replace(',', '.')))
+                .toList();
     }
 
     /** The points of all parts together, where a text says how they come about. */

@@ -28,7 +28,12 @@ final class SectionPoints {
 
     private static void share(String title, String said, List<Draft> within) {
         Optional<BigDecimal> each = PointsFinder.eachOf(said, within.size());
-        if (each.isPresent() && within.stream().noneMatch(draft -> draft.pointed)) {
+        List<BigDecimal> one = PointsFinder.sum(said);
+        if (one.size() == within.size() && within.stream().noneMatch(draft -> draft.pointed)) {
+            for (int i = 0; i < one.size(); i++) {
+                within.get(i).points = Optional.of(one.get(i));
+            }
+        } else if (each.isPresent() && within.stream().noneMatch(draft -> draft.pointed)) {
             within.forEach(draft -> draft.points = each);
         } else if (within.stream().allMatch(draft -> draft.points.isEmpty())) {
             Optional<BigDecimal> share =
