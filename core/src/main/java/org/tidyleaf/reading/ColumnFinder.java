@@ -65,7 +65,7 @@ final class ColumnFinder {
                     ColumnContents.key(all, below(rows, row.getKey()), heads)
                             .ifPresent(column -> heads.put(column, new Columns.Use(Columns.Kind.ANSWER, "", false)));
                 }
-                mark(row.getKey(), heads, rows, uses);
+                mark(all, row.getKey(), heads, rows, uses);
                 return;
             }
             if (row.getKey() > LAST_HEAD_ROW) {
@@ -89,9 +89,9 @@ final class ColumnFinder {
         Map<Integer, Columns.Use> whole = ColumnContents.find(all, rows);
         Map<Integer, Columns.Use> rest = whole.isEmpty() ? ColumnContents.find(all, below(rows, first)) : Map.of();
         if (!whole.isEmpty()) {
-            mark(first - 1, whole, rows, uses);
+            mark(all, first - 1, whole, rows, uses);
         } else if (!rest.isEmpty()) {
-            mark(first, rest, rows, uses);
+            mark(all, first, rest, rows, uses);
         }
     }
 
@@ -137,6 +137,7 @@ final class ColumnFinder {
     }
 
     private static void mark(
+            List<Cues> all,
             int headRow,
             Map<Integer, Columns.Use> heads,
             Map<Integer, Map<Integer, Integer>> rows,
@@ -145,7 +146,16 @@ final class ColumnFinder {
                 .values()
                 .forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
-            if (row.getKey() > headRow) {
+            // "Total | 20" below the questions is none of them.
+            boolean sum = row.getValue().values().stream()
+                    .findFirst()
+                    .filter(piece -> all.get(piece).is(Cues.Trait.END_WORD))
+                    .isPresent();
+            if (row.getKey() > headRow && sum) {
+                row.getValue()
+                        .values()
+                        .forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
+            } else if (row.getKey() > headRow) {
                 boolean first = true;
                 for (Map.Entry<Integer, Integer> cell : row.getValue().entrySet()) {
                     Columns.Use head =

@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -122,12 +123,18 @@ final class NestedParts {
         });
     }
 
-    /** Whether a first and a second letter of another series stand one below the other. */
+    /** Whether two boxes, or a first and a second letter of another series, stand beside or below each other. */
     private static boolean beginsOptions(List<Cues> all, int piece, int to, String shape, Set<String> letters) {
         return piece + 1 < to
-                && letters.stream()
-                        .filter(other -> !other.equals(shape))
-                        .anyMatch(other -> isAt(all.get(piece), other, 1) && isAt(all.get(piece + 1), other, 2));
+                && (isBox(all.get(piece)) && isBox(all.get(piece + 1))
+                        || letters.stream()
+                                .filter(other -> !other.equals(shape))
+                                .anyMatch(
+                                        other -> isAt(all.get(piece), other, 1) && isAt(all.get(piece + 1), other, 2)));
+    }
+
+    private static boolean isBox(Cues cues) {
+        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BOX);
     }
 
     private static boolean isAt(Cues cues, String shape, int ordinal) {
@@ -169,12 +176,25 @@ final class NestedParts {
             places[place] = lead ? kept.size() + 1 : kept.size();
             if (lead) {
                 asPassage(place, roles, owners);
+                share(draft, questions, place, ofParts);
             }
         }
         for (int i = 0; i < owners.length; i++) {
             owners[i] = owners[i] > questions.size() ? owners[i] : places[owners[i]];
         }
         return kept;
+    }
+
+    /** "Task 1 (4 points)" over four parts that say nothing of points themselves. */
+    private static void share(Draft lead, List<Draft> questions, int place, Set<Integer> ofParts) {
+        List<Draft> parts = new ArrayList<>();
+        for (int next = place + 1; next <= questions.size() && ofParts.contains(next); next++) {
+            parts.add(questions.get(next - 1));
+        }
+        if (lead.pointed && parts.stream().noneMatch(part -> part.pointed)) {
+            Optional<BigDecimal> share = lead.points.flatMap(points -> PointsFinder.share(points, parts.size()));
+            parts.forEach(part -> part.points = share.or(() -> part.points));
+        }
     }
 
     private static void asPassage(int place, List<Assigned> roles, int[] owners) {

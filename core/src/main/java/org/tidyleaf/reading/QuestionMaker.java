@@ -136,12 +136,16 @@ final class QuestionMaker {
                 && draft.pairs.isEmpty()
                 && draft.rows.isEmpty()
                 && draft.writingLines() == 0;
-        return bare
-                ? AlternativesMaker.find(
+        if (!bare) {
+            return Optional.empty();
+        }
+        Optional<Grid> statements = MarkedStatements.find(draft, particulars, prose);
+        return statements.isPresent()
+                ? Optional.of(statements.get())
+                : AlternativesMaker.find(
                         particulars,
                         key,
-                        says(draft) + " " + prose.text(draft.lead).plain())
-                : Optional.empty();
+                        says(draft) + " " + prose.text(draft.lead).plain());
     }
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {

@@ -244,7 +244,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FILL_IN) || cues.is(Trait.END_WORD) ? CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.STARTS_LOWER) ? SURE : 0;
-        fit -= from.option() == Step.BEFORE_TITLE ? LEANING : 0;
+        fit -= from.option() == Step.BEFORE_TITLE ? cues.is(Trait.SCHOOL_WORD) ? CLEAR + LEANING : LEANING : 0;
         fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
         fit -= optionLabel(cues).isPresent() ? CLEAR : 0;
         return fit - (isNextStem(index) ? SURE : 0);
