@@ -28,6 +28,9 @@ final class AlternativesMaker {
     private static final int LONGEST_LISTED = 30;
     private static final Pattern CHOOSE = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("pick") + "\\b");
 
+    private static final Pattern TOLD_BEHIND =
+            Pattern.compile("(?s)(.*\\S)\\s*[\\[(]\\s*([^\\[\\]()/]{1,30})\\s*[\\])]\\s*");
+
     private AlternativesMaker() {}
 
     /**
@@ -43,7 +46,11 @@ final class AlternativesMaker {
         Matcher brackets = BRACKETS.matcher(stem);
         if (brackets.find()) {
             List<String> words = split(brackets.group(1), "[/|]");
-            return brackets.find() ? Optional.empty() : choice(particulars, words, key, said);
+            if (brackets.find()) {
+                return Optional.empty();
+            }
+            Optional<Question> told = toldBehind(particulars, words);
+            return told.isPresent() ? told : choice(particulars, words, key, said);
         }
         Optional<Question> listed = listed(particulars, key, said);
         if (listed.isPresent()) {
@@ -60,6 +67,16 @@ final class AlternativesMaker {
         }
         Particulars asked = particulars.withStem(Prose.of(behind.group(1)));
         return choice(asked, split(behind.group(2).replaceAll("[.]$", ""), ";"), key, said);
+    }
+
+    /** "… from (reading / cutting) at an angle.   [reading]": the right word stands again behind the sentence. */
+    private static Optional<Question> toldBehind(Particulars particulars, List<String> words) {
+        Matcher told = TOLD_BEHIND.matcher(particulars.stem().typed());
+        int right = told.matches() ? words.indexOf(told.group(2).strip()) : -1;
+        return right < 0
+                ? Optional.empty()
+                : Optional.of(new SingleChoice(
+                        particulars.withStem(particulars.stem().cut(0, told.end(1))), options(words), Set.of(right)));
     }
 
     /** The place of the only word that is printed otherwise than the rest, or -1. */
@@ -118,9 +135,12 @@ final class AlternativesMaker {
         if (!chosen || words.contains("")) {
             return Optional.empty();
         }
-        List<Option> options = words.stream()
+        return Optional.of(new SingleChoice(particulars, options(words), right < 0 ? Set.of() : Set.of(right)));
+    }
+
+    private static List<Option> options(List<String> words) {
+        return words.stream()
                 .map(word -> new Option("", Prose.of(word), Prose.EMPTY))
                 .toList();
-        return Optional.of(new SingleChoice(particulars, options, right < 0 ? Set.of() : Set.of(right)));
     }
 }

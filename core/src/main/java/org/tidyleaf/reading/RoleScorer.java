@@ -314,6 +314,7 @@ final class RoleScorer {
         // "Read the text." and below it a long line: there it is.
         boolean asked = !to.more()
                 && !from.inQuestion()
+                && from.role() != Role.TITLE
                 && before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent();
         fit += asked && cues.text().length() > FULL_LINE && !announced ? CLEAR + LEANING : 0;
         boolean framed =

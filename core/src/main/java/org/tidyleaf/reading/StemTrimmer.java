@@ -54,6 +54,8 @@ final class StemTrimmer {
     private static final Pattern BLANK_BEHIND =
             Pattern.compile("(?:(?<=\\?)\\s*|(?<=!|[^.\\s]\\.)\\s+)[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
 
+    private static final Pattern FURTHER_PART = Pattern.compile("\\s*[(\\[]?(?:i{2,3}|iv|vi{0,3}|[b-h])[)\\].]\\s");
+
     private static final Pattern RULE_BEHIND = Pattern.compile("\\s+[_.\u2026]{4,}\\s*$");
 
     /** "3. _____ The zero mark …": the rule before a whole sentence is where its answer goes. */
@@ -140,7 +142,8 @@ final class StemTrimmer {
             rest = new Segment(rest.line(), rest.from() + before.end(), rest.to());
         }
         Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
-        if (!NUMBERED_BLANK.matcher(source.text(rest)).matches() && blank.find()) {
+        boolean gap = NUMBERED_BLANK.matcher(source.text(rest)).matches() || isFurtherBlank(draft, source.text(rest));
+        if (!gap && blank.find()) {
             draft.writing.add(whole.line());
             rest = new Segment(rest.line(), rest.from(), rest.from() + blank.start());
         }
@@ -148,6 +151,12 @@ final class StemTrimmer {
             filledGaps(draft, source.text(rest));
             draft.stem.add(rest);
         }
+    }
+
+    /** "(i) an open cell, ........" above "(ii) a sealed cell. ........": what is a gap in the one is a gap in the other. */
+    private boolean isFurtherBlank(Draft draft, String text) {
+        return FURTHER_PART.matcher(text).lookingAt()
+                && draft.stem.stream().anyMatch(above -> ProseMaker.gapsIn(source.text(above)) > 0);
     }
 
     /** "… T / F  ........": behind the pair to judge by, room to say why. */
