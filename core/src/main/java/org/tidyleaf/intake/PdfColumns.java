@@ -2,6 +2,8 @@ package org.tidyleaf.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
+import org.tidyleaf.source.Emphasis;
 
 /** Rows in human reading order: side by side they are read column by column where a white strip parts them. */
 final class PdfColumns {
@@ -15,6 +17,15 @@ final class PdfColumns {
     /** Lines of text in a column have at least so many letters. */
     private static final int COLUMN_LETTERS = 6;
 
+    /** Rows of a column begin within this share of its width. */
+    private static final float INDENT = 0.35f;
+
+    /** Where the lowest tenth of a page begins. */
+    private static final float FOOT = 0.9f;
+
+    /** A gap is so many times as high as the usual distance of rows. */
+    private static final float APART = 1.4f;
+
     private PdfColumns() {}
 
     /** Rows that share a gutter are read column by column, the others across. */
@@ -22,7 +33,7 @@ final class PdfColumns {
         List<PdfRow> ordered = new ArrayList<>();
         int at = 0;
         while (at < rows.size()) {
-            Block block = columns(page, rows, at);
+            Block block = withoutWhatFollows(page, rows, at, columns(page, rows, at));
             if (block.end() - at >= COLUMN_ROWS) {
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), true));
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), false));
@@ -58,6 +69,64 @@ final class PdfColumns {
             }
         }
         return best;
+    }
+
+    /**
+     * Where the page goes on in one column, columns of even length end with their last pair of rows: what stands below them
+     * on the left, behind a gap or in bold, is of that one column, however short its rows are.
+     */
+    private static Block withoutWhatFollows(PdfPage page, List<PdfRow> rows, int from, Block block) {
+        // A foot below the columns does not say that the page goes on.
+        boolean goesOn = block.end() < rows.size()
+                && block.end() > from
+                && rows.get(block.end()).y() < page.height() * FOOT;
+        if (!goesOn) {
+            return block;
+        }
+        List<PdfRow> within = rows.subList(from, block.end());
+        float edge = Float.MAX_VALUE;
+        float farthest = 0;
+        for (PdfRow row : within) {
+            edge = Math.min(edge, firstBehind(row, block.gutter()));
+            farthest = Math.max(farthest, row.right());
+        }
+        float indented = edge + (farthest - edge) * INDENT;
+        int last = within.size() - 1;
+        while (last >= 0 && firstBehind(within.get(last), block.gutter()) > indented) {
+            last--;
+        }
+        float pitch = pitch(within);
+        for (int i = last + 1; i < within.size(); i++) {
+            boolean gap = i > 0 && within.get(i).y() - within.get(i - 1).y() > APART * pitch;
+            if (gap || isBold(within.get(i))) {
+                return new Block(from + i, block.gutter());
+            }
+        }
+        return block;
+    }
+
+    /** Where a row begins behind the gutter; endless where nothing stands there. */
+    private static float firstBehind(PdfRow row, float gutter) {
+        return (float) row.glyphs().stream()
+                .filter(glyph -> glyph.x() > gutter && !glyph.text().isBlank())
+                .mapToDouble(PdfPage.Glyph::x)
+                .min()
+                .orElse(Float.MAX_VALUE);
+    }
+
+    private static boolean isBold(PdfRow row) {
+        return row.glyphs().stream()
+                .filter(glyph -> !glyph.text().isBlank())
+                .allMatch(glyph -> glyph.look().contains(Emphasis.BOLD));
+    }
+
+    /** The usual distance of a row from the one above it. */
+    private static float pitch(List<PdfRow> rows) {
+        double[] distances = IntStream.range(1, rows.size())
+                .mapToDouble(i -> rows.get(i).y() - rows.get(i - 1).y())
+                .sorted()
+                .toArray();
+        return distances.length == 0 ? 0 : (float) distances[distances.length / 2];
     }
 
     /** "T / F" or a blank to the right of each line is no column of its own. */

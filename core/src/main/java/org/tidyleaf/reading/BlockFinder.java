@@ -25,8 +25,8 @@ final class BlockFinder {
     private static final Pattern FILL_TABLE = Vocabulary.pattern("\\b" + WORDS.either("fill_table") + "\\b");
 
     /** Two sides of a pair on one line: a tab, a wide space, an equals sign or an arrow stands between them. */
-    static final Pattern BETWEEN =
-            Pattern.compile("\\s*\\t\\s*|\\s{3,}+(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
+    static final Pattern BETWEEN = Pattern.compile(
+            "\\s*\\t\\s*(?:(?:->|=>|\u2192)\\s*)?|\\s{3,}+(?:(?:->|=>|\u2192)\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
 
     private static final Pattern NUMBERED_BLANK =
             Pattern.compile("(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*");

@@ -148,6 +148,7 @@ final class CueFinder {
         AnswerLetters.mark(all);
         PairKeys.mark(all);
         FilledMarks.mark(all);
+        OddSigns.mark(all);
         LabelLines.mark(all);
         PageTops.mark(all);
         Verdicts.mark(all);

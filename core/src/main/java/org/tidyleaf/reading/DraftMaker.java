@@ -126,7 +126,7 @@ final class DraftMaker {
         Cues cues = piece.cues();
         Step step = piece.step();
         switch (step.role()) {
-            case TITLE -> title = cues.text().split("\\t|\\s{4,}|\\s+\\|\\s+(?=\\S+:?\\s*_)")[0];
+            case TITLE -> title = titleIn(cues.text());
             case SECTION -> section(cues);
             case INSTRUCTION -> instruction(cues);
             case STIMULUS -> {
@@ -402,6 +402,15 @@ final class DraftMaker {
         }
     }
 
+    /** What stands far behind a title is no part of it, unless it is the title itself and before it stands whose paper it is. */
+    private static String titleIn(String text) {
+        String[] parts = text.strip().split("\\t+|\\s{4,}|\\s+\\|\\s+(?=\\S+:?\\s*_)");
+        boolean school = parts.length == 2
+                && Vocabulary.ALL.mentions(Vocabulary.wordsOf(parts[0]), "school_word")
+                && Vocabulary.ALL.mentions(Vocabulary.wordsOf(parts[1]), "test_word");
+        return school ? parts[1] : parts[0];
+    }
+
     /** A label before the question's cell in its row waits for it. */
     private void labelInRow(String label, int index, Cues cues) {
         Optional<Integer> row = cues.line().layout().cell().map(Cell::row);
@@ -627,7 +636,7 @@ final class DraftMaker {
         return label.filter(l -> l.kind() == Label.Kind.BOX)
                 .filter(l -> l.printed()
                         .toLowerCase(Locale.ROOT)
-                        .matches("[\u2611\u2612]|[\\[(]\\s?[x\u2713\u2714]\\s?[\\])]"))
+                        .matches("[\u2611\u2612]|[\\[(]\\s?[x*\u2713\u2714\u2022\u25cf]\\s?[\\])]"))
                 .isPresent();
     }
 

@@ -27,6 +27,11 @@ final class KeyListFinder {
     /** "A) 1c 2a  B) 6 wasp": the letters of the parts between the answers. */
     private static final Pattern PART_BETWEEN = Pattern.compile("(?:^|\\s)[A-Z][.)]\\s+(?=[(]?\\d{1,3}\\W?\\s?\\p{L})");
 
+    /** "Part 1: 1B 2A. Part 2: 6 wax": the parts by their names. */
+    private static final Pattern PART_NAMED =
+            Vocabulary.pattern("(?:^|(?<=[\\s.;,]))((?:" + Vocabulary.ALL.either("section", "question")
+                    + "|ex)\\.?\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,4}))\\s*[:.)\u2013-]\\s+");
+
     private static final Pattern LETTERS_ONLY =
             Pattern.compile("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
 
@@ -115,7 +120,10 @@ final class KeyListFinder {
                 String numbers = behind ? whole.substring(0, part.start()) : whole;
                 String said = PART_BETWEEN.matcher(numbers).replaceAll(" ").strip();
                 List<Integer> wrapped = wrappedDecimals(all, i);
-                reader.decimals(withLines(all, said, wrapped), line);
+                byParts(reader, whole, line);
+                if (reader.items.isEmpty()) {
+                    reader.decimals(withLines(all, said, wrapped), line);
+                }
                 if (!reader.items.isEmpty()) {
                     reader.taken.addAll(wrapped);
                 }
@@ -146,6 +154,23 @@ final class KeyListFinder {
             }
         }
         return Optional.empty();
+    }
+
+    private static void byParts(KeyListReader reader, String text, int line) {
+        Matcher part = PART_NAMED.matcher(text);
+        List<Integer> starts = new ArrayList<>();
+        List<Integer> ends = new ArrayList<>();
+        List<String> heads = new ArrayList<>();
+        while (part.find()) {
+            starts.add(part.start());
+            ends.add(part.end());
+            heads.add(part.group(1));
+        }
+        boolean whole = starts.size() > 1 && text.substring(0, starts.get(0)).isBlank();
+        for (int i = 0; whole && i < starts.size(); i++) {
+            int end = i + 1 < starts.size() ? starts.get(i + 1) : text.length();
+            reader.ofPart(heads.get(i), text.substring(ends.get(i), end).strip(), line);
+        }
     }
 
     /** The lines that the key wraps over, where one of them goes on with "4.2 …" in the middle of it. */

@@ -276,6 +276,20 @@ final class KeyListReader {
         }
     }
 
+    /** What one line says of one of several parts: numbers and their answers, or an answer to it as a whole. */
+    void ofPart(String head, String text, int line) {
+        heading = head;
+        last = 0;
+        int before = items.size();
+        compact(text, line);
+        if (items.size() == before) {
+            numbered(text, line);
+        }
+        if (items.size() == before) {
+            items.add(new KeyList.Item(head, "", text, line));
+        }
+    }
+
     void compact(String text, int line) {
         String[] words = text.strip().split("\\s+|(?<=[,;])");
         int above = last;

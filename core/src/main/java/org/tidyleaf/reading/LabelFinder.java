@@ -37,7 +37,7 @@ final class LabelFinder {
             Vocabulary.ALL.either("question") + "\\s+(" + Vocabulary.ALL.either("numbers") + ")\\b[.:)]?(?:\\s+|$)");
     private static final Pattern ROMAN = Pattern.compile("(" + OPEN + ")?([ivx]{1,5}|[IVX]{1,5})([.)])(\\s+|$)");
     private static final Pattern BOX = Pattern.compile(
-            "(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s{0,2}[xX\u2713\u2714]?\\s{0,2}\\))\\s*");
+            "(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX*\u2713\u2714\u2022\u25cf]?\\s?]|\\(\\s{0,2}[xX*\u2713\u2714\u2022\u25cf]?\\s{0,2}\\))\\s*");
     private static final Pattern BULLET =
             Pattern.compile("(?:[\u2022\u2023\u25e6\u25aa\u25ab\u25cf\u2043\u00b7*]|[-\u2013\u2014oO](?=\\s))\\s+");
     private static final Pattern CODE = Pattern.compile(

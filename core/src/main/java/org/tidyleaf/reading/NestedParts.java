@@ -185,14 +185,18 @@ final class NestedParts {
         return kept;
     }
 
-    /** "Task 1 (4 points)" over four parts that say nothing of points themselves. */
+    /** "Task 1 (4 points)" over four parts that say nothing of points themselves, or "(4 points)" behind the last of them. */
     private static void share(Draft lead, List<Draft> questions, int place, Set<Integer> ofParts) {
         List<Draft> parts = new ArrayList<>();
         for (int next = place + 1; next <= questions.size() && ofParts.contains(next); next++) {
             parts.add(questions.get(next - 1));
         }
-        if (lead.pointed && parts.stream().noneMatch(part -> part.pointed)) {
-            Optional<BigDecimal> share = lead.points.flatMap(points -> PointsFinder.share(points, parts.size()));
+        Draft last = parts.get(parts.size() - 1);
+        boolean behindLast =
+                last.pointed && parts.stream().filter(part -> part.pointed).count() == 1;
+        Optional<BigDecimal> said = behindLast ? last.points : lead.pointed ? lead.points : Optional.empty();
+        if (behindLast || parts.stream().noneMatch(part -> part.pointed)) {
+            Optional<BigDecimal> share = said.flatMap(points -> PointsFinder.share(points, parts.size()));
             parts.forEach(part -> part.points = share.or(() -> part.points));
         }
     }
