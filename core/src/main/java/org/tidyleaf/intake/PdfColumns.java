@@ -2,6 +2,7 @@ package org.tidyleaf.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.tidyleaf.source.Emphasis;
 
@@ -34,7 +35,9 @@ final class PdfColumns {
         int at = 0;
         while (at < rows.size()) {
             Block block = withoutWhatFollows(page, rows, at, columns(page, rows, at));
-            if (block.end() - at >= COLUMN_ROWS) {
+            boolean columns =
+                    block.end() - at >= COLUMN_ROWS && !isRepeated(rows.subList(at, block.end()), block.gutter());
+            if (columns) {
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), true));
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), false));
                 at = block.end();
@@ -69,6 +72,19 @@ final class PdfColumns {
             }
         }
         return best;
+    }
+
+    /** "True / False" behind each line says the same again and again, which a column does not. */
+    private static boolean isRepeated(List<PdfRow> rows, float gutter) {
+        List<String> behind = rows.stream()
+                .map(row -> row.glyphs().stream()
+                        .filter(glyph -> glyph.x() > gutter)
+                        .map(PdfPage.Glyph::text)
+                        .collect(Collectors.joining())
+                        .strip())
+                .filter(text -> !text.isEmpty())
+                .toList();
+        return behind.size() > 2 && behind.stream().distinct().count() * 2 < behind.size();
     }
 
     /**
