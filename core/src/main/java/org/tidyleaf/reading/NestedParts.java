@@ -1,6 +1,5 @@
 package org.tidyleaf.reading;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -191,14 +190,11 @@ final class NestedParts {
         for (int next = place + 1; next <= questions.size() && ofParts.contains(next); next++) {
             parts.add(questions.get(next - 1));
         }
-        Draft last = parts.get(parts.size() - 1);
-        boolean behindLast =
-                last.pointed && parts.stream().filter(part -> part.pointed).count() == 1;
-        Optional<BigDecimal> said = behindLast ? last.points : lead.pointed ? lead.points : Optional.empty();
-        if (behindLast || parts.stream().noneMatch(part -> part.pointed)) {
-            Optional<BigDecimal> share = said.flatMap(points -> PointsFinder.share(points, parts.size()));
-            parts.forEach(part -> part.points = share.or(() -> part.points));
+        if (lead.pointed && parts.stream().noneMatch(part -> part.pointed)) {
+            // What is said of the whole stands above what is said of all questions.
+            parts.forEach(part -> part.points = Optional.empty());
         }
+        PartSplitter.shareOut(lead.pointed ? lead.points : Optional.empty(), parts);
     }
 
     private static void asPassage(int place, List<Assigned> roles, int[] owners) {

@@ -172,10 +172,7 @@ final class PartSplitter {
         draft.hints.forEach(
                 said -> part(parts, draft, said.segment().line()).hints.add(said));
         draft.writing.forEach(line -> part(parts, draft, line).writing.add(line));
-        boolean together = parts.stream().allMatch(part -> part.points.isEmpty());
-        Optional<BigDecimal> share =
-                together ? draft.points.flatMap(points -> PointsFinder.share(points, parts.size())) : Optional.empty();
-        share.ifPresent(points -> parts.forEach(part -> part.points = Optional.of(points)));
+        shareOut(draft.points, parts);
         return parts;
     }
 
@@ -216,5 +213,14 @@ final class PartSplitter {
             }
             owners[i] = earlier + part + 1;
         }
+    }
+
+    /** What the whole is worth, said of it or behind the last of its parts alone, is parted among them where it comes out even. */
+    static void shareOut(Optional<BigDecimal> whole, List<Draft> parts) {
+        Optional<BigDecimal> behindLast = parts.get(parts.size() - 1).points;
+        long pointed = parts.stream().filter(part -> part.points.isPresent()).count();
+        Optional<BigDecimal> said = pointed == 0 ? whole : pointed == 1 ? behindLast : Optional.empty();
+        said.flatMap(points -> PointsFinder.share(points, parts.size()))
+                .ifPresent(points -> parts.forEach(part -> part.points = Optional.of(points)));
     }
 }
