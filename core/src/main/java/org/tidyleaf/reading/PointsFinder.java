@@ -25,6 +25,10 @@ final class PointsFinder {
     /** "(0-2)" right behind a question's number: from nothing to two points. */
     private static final Pattern FROM_NOTHING = Pattern.compile("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*\\)\\s*");
 
+    /** "____ / 3 p.": a place for what was earned over what can be. */
+    private static final Pattern SCORED = Vocabulary.pattern(
+            "\\s*[(\\[]?\\s*(?:_{2,}|\\.{3,}|\u2026+)\\s*/\\s*(\\d{1,2})\\s*(?:" + WORD + "|p)?\\.?\\s*[)\\]]?\\s*$");
+
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
     private static final Pattern EACH_BEHIND = Vocabulary.pattern(
             "[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD + "\\.?\\s*(?:for\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
@@ -87,6 +91,10 @@ final class PointsFinder {
             if (end.find()) {
                 return Optional.of(new Found(number(end), end.start(), end.end()));
             }
+        }
+        Matcher scored = bare.indexOf('/') >= 0 ? SCORED.matcher(text) : null;
+        if (scored != null && scored.find()) {
+            return Optional.of(new Found(number(scored), scored.start(), scored.end()));
         }
         Matcher range = FROM_NOTHING.matcher(text);
         if (range.lookingAt()) {

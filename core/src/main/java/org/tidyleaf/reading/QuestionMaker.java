@@ -169,7 +169,7 @@ final class QuestionMaker {
         if (isBegunList(draft)) {
             return begunList(draft, particulars, key.text().orElse(""));
         }
-        if (isSpellings(draft, particulars)) {
+        if (isSpellings(draft, particulars) || isLoneAnswer(draft, particulars, key)) {
             return spellings(draft, particulars);
         }
         if (!draft.options.isEmpty()) {
@@ -229,6 +229,14 @@ final class QuestionMaker {
         boolean allRight = !draft.options.isEmpty() && draft.options.stream().allMatch(option -> option.signed);
         int gaps = particulars.stem().gapCount();
         return allRight && (gaps == 1 || gaps == 0 && draft.options.size() == 1);
+    }
+
+    /** In a table with a question a row: of the columns for options only one is filled, and none is said to be right. */
+    private static boolean isLoneAnswer(Draft draft, Particulars particulars, GatheredKey key) {
+        return draft.options.size() == 1
+                && particulars.stem().gapCount() < 2
+                && key.source() == KeySource.NONE
+                && draft.cues.get(0).line().layout().cell().isPresent();
     }
 
     private Question spellings(Draft draft, Particulars particulars) {

@@ -244,6 +244,11 @@ final class RoleScorer {
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FILL_IN) || cues.is(Trait.END_WORD) ? CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.STARTS_LOWER) ? SURE : 0;
+        // What stands on the first line, right over the head of a part, heads them all.
+        boolean overHead = index == 0
+                && all.size() > 1
+                && (all.get(1).is(Trait.TYPE_HEAD) || all.get(1).is(Trait.SECTION_WORD));
+        fit -= overHead ? CLEAR + LEANING : 0;
         fit -= from.option() == Step.BEFORE_TITLE ? cues.is(Trait.SCHOOL_WORD) ? CLEAR + LEANING : LEANING : 0;
         fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
         fit -= optionLabel(cues).isPresent() ? CLEAR : 0;
