@@ -26,6 +26,10 @@ final class DraftMaker {
     private static final Pattern STEP_BLANK = Pattern.compile(
             "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
     private static final Pattern STEP_NUMBER = Pattern.compile("\\s*(\\d{1,2})\\s{2,}(?=\\S)");
+    /** "(model answer) It is …": what kind of answer it is, is no part of it. */
+    private static final Pattern MODEL_SAID =
+            Vocabulary.pattern("^[(\\[]\\s*" + Vocabulary.ALL.either("model") + "\\s*[)\\]]\\s*(?=\\S)");
+
     private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
 
     private final Source source;
@@ -568,7 +572,7 @@ final class DraftMaker {
                 new Segment(cues.line().number(), from, cues.piece().segment().to());
         // A key by itself in brackets is what stands between them.
         String said = source.text(segment).strip().replaceFirst("^[(\\[]\\s*([^()\\[\\]]*?)\\s*[)\\]]$", "$1");
-        return new Draft.Announced(said, segment);
+        return new Draft.Announced(MODEL_SAID.matcher(said).replaceFirst(""), segment);
     }
 
     private void option(Draft draft, int index, Assigned piece) {

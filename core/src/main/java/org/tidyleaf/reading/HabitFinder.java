@@ -553,7 +553,12 @@ final class HabitFinder {
     private static boolean hasBarePoints(
             List<Cues> all, Map<String, Integer> options, Set<Integer> without, Set<Integer> parts) {
         List<Integer> values = new ArrayList<>();
+        Set<Integer> totals = new HashSet<>();
         for (int i = 0; i < all.size(); i++) {
+            if (Vocabulary.ALL.mentions(all.get(i).words(), "points")) {
+                PointsFinder.beside(all.get(i).text())
+                        .ifPresent(found -> totals.add(found.points().intValue()));
+            }
             boolean option = !parts.contains(i)
                     && all.get(i).labels().stream().anyMatch(label -> options.containsKey(label.shape()));
             if (!option && !without.contains(i) && !all.get(i).is(Trait.OFF_BODY)) {
@@ -567,7 +572,10 @@ final class HabitFinder {
             counting &= values.get(i) == values.get(i - 1) + 1;
         }
         boolean small = values.stream().allMatch(value -> value > 0 && value <= MOST_POINTS);
-        return values.size() >= CODES_IN_EARNEST && small && !counting;
+        boolean enough = values.size() >= CODES_IN_EARNEST
+                // Two are enough where they add up to what the head above them says.
+                || values.size() == 2 && totals.contains(values.get(0) + values.get(1));
+        return enough && small && !counting;
     }
 
     private static boolean hasMarginKey(List<Cues> all, Set<Integer> chained, Map<String, Integer> stems) {

@@ -53,6 +53,10 @@ final class PieceSplitter {
     private static final Pattern GAP_KEY_FAR = Pattern.compile(
             "(?:_{2,}|\\.{4,}|\u2026)[^_(]*?(?:\\s{3,}|\\s?\\t\\s?)([(\\[](?!\\s*[1-9]\\d?\\s*[)\\]])\\s*-?\\d[\\d.,]*(?:\\s?\\p{L}{1,3})?\\s*[)\\]])\\s*$");
 
+    /** "… is ______.    [nectar]": far behind the gap, in brackets that no cue word stands in. */
+    private static final Pattern GAP_WORD_FAR = Pattern.compile(
+            "(?:_{3,}|\\.{5,}|\u2026)[^_\\[]*?(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s*\\p{L}[^\\[\\]]{0,40}])\\s*$");
+
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "list") + "(?:\\s*[:=]|\\s+(?=[(\\[]?\\w{1,2}[.)\\]]))");
 
@@ -149,6 +153,10 @@ final class PieceSplitter {
         Matcher gap = GAP_KEY_FAR.matcher(text);
         if (cuts.isEmpty() && endsInBracket(text) && gap.find() && isAnswer(gap.group(1))) {
             return List.of(gap.start(1));
+        }
+        Matcher word = GAP_WORD_FAR.matcher(text);
+        if (cuts.isEmpty() && text.endsWith("]") && word.find()) {
+            return List.of(word.start(1));
         }
         Matcher letter = KEY_FAR.matcher(text);
         Matcher key = letter.find() ? letter : BOXED_KEY.matcher(text);

@@ -54,7 +54,7 @@ final class QuestionMaker {
     private final boolean mostKeyed;
 
     /** "State true or false: bees sleep." */
-    private static final Pattern ASKED_TO_JUDGE = Pattern.compile("([^:?]{6,45}[:?])\\s+\\p{Lu}");
+    private static final Pattern ASKED_TO_JUDGE = Pattern.compile("([^:?]{6,45}[:?])\\s+\\p{L}");
 
     private static final Pattern IN_BRACKETS = Pattern.compile("\\s*[(\\[]\\s*([^()\\[\\]]{1,40}?)\\s*[)\\]]\\s*");
 
