@@ -72,7 +72,11 @@ final class ColumnFinder {
                 break;
             }
         }
-        byContents(all, rows, uses);
+        Map<Integer, Columns.Use> merged = MergedRows.find(all, rows);
+        uses.putAll(merged);
+        if (merged.isEmpty()) {
+            byContents(all, rows, uses);
+        }
         if (uses.isEmpty()) {
             withoutHeads(all, rows, uses);
         }
