@@ -53,6 +53,8 @@ final class LineCollector {
         return odd
                 ? written.replaceAll("[\u00a0\u2002-\u200a\u202f\u205f]", " ")
                         .replaceAll("[\u00ad\u200b\u2060\ufeff]", "")
+                        // A digit drawn on a key numbers what it stands before.
+                        .replaceAll("([0-9])\ufe0f?\u20e3[.)]?", "$1.")
                 : written;
     }
 

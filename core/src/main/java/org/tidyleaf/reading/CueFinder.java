@@ -34,6 +34,11 @@ final class CueFinder {
     private static final Vocabulary WORDS = Vocabulary.ALL;
     private static final String DELIMITER = "\\s*(?:[:=]|\\.(?=\\s)|\\s[-\u2013](?=\\s))\\s*";
 
+    private static final Pattern FAR_APART = Pattern.compile("\\t|\\s{4,}");
+
+    /** Pictures typed before a word, as chat assistants like them. */
+    private static final Pattern DECORATION = Pattern.compile("(?:[\\p{So}\ufe0f\u200d]\\s*)+(?=\\p{L})");
+
     private static final Pattern SIGN_BEFORE = Pattern.compile(
             "(?:\\*{1,2}(?=\\s?[(\\[]?[A-Za-z0-9])|[\u2713\u2714\u2705\u2611\u2192\u2605\u2606\u25ba\u274c]\ufe0f?)\\s*");
     private static final Pattern SIGN_AFTER =
@@ -193,7 +198,9 @@ final class CueFinder {
         Segment segment = piece.segment();
         String text = line.text().substring(segment.from(), segment.to()).strip();
         Set<String> words = Vocabulary.wordsOf(text);
-        Optional<Sign> before = signBefore(line, segment);
+        Optional<Lead> lead = lead(line, segment, words);
+        // "✅ Answer: B": what decorates a word that announces something marks nothing itself.
+        Optional<Sign> before = lead.isPresent() ? Optional.empty() : signBefore(line, segment);
         Optional<Margin> margin = before.isPresent() ? Optional.empty() : margin(line, segment);
         int start = before.map(Sign::to).or(() -> margin.map(Margin::to)).orElse(segment.from());
         int labelAt = skipBlank(line.text(), start, segment.to());
@@ -217,7 +224,7 @@ final class CueFinder {
         if (behind && isJudgement(line.text().substring(labelAt, sign.get().from()))) {
             traits.add(Trait.JUDGEMENT_WORD);
         }
-        return new Cues(piece, line, text, margin, labels, sign, lead(line, segment, words), words, traits);
+        return new Cues(piece, line, text, margin, labels, sign, lead, words, traits);
     }
 
     /** "☐ a) wax", "• A. wax", "• [x] wax": the letter or the box behind counts, the box or bullet is only there to be ticked. */
@@ -316,7 +323,9 @@ final class CueFinder {
     }
 
     private static Optional<Lead> lead(Line line, Segment segment, Set<String> words) {
-        int from = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
+        int begin = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
+        Matcher decoration = DECORATION.matcher(line.text()).region(begin, segment.to());
+        int from = decoration.lookingAt() ? decoration.end() : begin;
         Matcher arrow = ARROW.matcher(line.text()).region(from, segment.to());
         if (arrow.lookingAt()) {
             return Optional.of(new Lead(Announces.KEY, arrow.end()));
@@ -387,7 +396,9 @@ final class CueFinder {
                         && text.chars().anyMatch(Character::isDigit)
                         && RANGE_ONLY.matcher(text).matches());
         add(traits, Trait.TEST_WORD, text.length() < SHORT * 2 && WORDS.mentions(words, "test_word"));
-        add(traits, Trait.SCHOOL_WORD, text.length() < SHORT && WORDS.mentions(words, "school_word"));
+        String near = FAR_APART.split(text, 2)[0];
+        boolean school = near.length() < SHORT && WORDS.mentions(words, "school_word");
+        add(traits, Trait.SCHOOL_WORD, school && WORDS.mentions(Vocabulary.wordsOf(near), "school_word"));
         add(
                 traits,
                 Trait.RULE,

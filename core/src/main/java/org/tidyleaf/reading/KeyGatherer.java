@@ -50,8 +50,8 @@ final class KeyGatherer {
     private static final int LONGEST_OF_ONE = 2;
 
     private static final Pattern PART = Pattern.compile("([A-Z]{0,3}\\d{1,3})(?:\\.(?=\\d))?([a-z]|\\d{1,2})");
-    static final Pattern LEFT_NUMBER =
-            Pattern.compile("(?:_+\\s*(?:\\p{L}_+\\s*)?)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
+    static final Pattern LEFT_NUMBER = Pattern.compile(
+            "(?:_+\\s*(?:\\p{L}_+\\s*)?|[(\\[]\\s*\\p{L}?\\s*[)\\]]\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 
     /** A format marks keys if it sets some but not all options apart in most questions that have no other key. */
     private void findFormattingHabit() {

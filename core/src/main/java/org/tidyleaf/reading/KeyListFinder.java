@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.tidyleaf.source.Cell;
 
 /** Finds where a document holds a list of answers: under a heading, in a last table, in one line, or at the very end. */
@@ -37,6 +38,8 @@ final class KeyListFinder {
 
     /** A key in one line stands so near to the end. */
     private static final int LAST_LINES = 4;
+
+    private static final int FEWEST_OTHERS = 2;
 
     private KeyListFinder() {}
 
@@ -108,7 +111,7 @@ final class KeyListFinder {
                     .lead()
                     .filter(l -> l.announces() == Cues.Announces.KEY)
                     .or(() -> withoutColon(cuesAt));
-            if (lead.isPresent()) {
+            if (lead.isPresent() && !isOneOfMany(all, i)) {
                 KeyListReader reader = new KeyListReader(all);
                 Cues cues = all.get(i);
                 String whole = cues.line()
@@ -154,6 +157,24 @@ final class KeyListFinder {
             }
         }
         return Optional.empty();
+    }
+
+    /** Where other questions have their answers below them as well, "Answer: 1-b, 2-a" is that of its own question. */
+    private static boolean isOneOfMany(List<Cues> all, int key) {
+        long others = IntStream.range(0, all.size())
+                .filter(i -> i != key && all.get(i).announces(Cues.Announces.KEY))
+                .filter(i -> all.get(i)
+                        .line()
+                        .text()
+                        .substring(
+                                all.get(i).lead().orElseThrow().end(),
+                                Math.max(
+                                        all.get(i).lead().orElseThrow().end(),
+                                        all.get(i).piece().segment().to()))
+                        .codePoints()
+                        .anyMatch(Character::isLetterOrDigit))
+                .count();
+        return others >= FEWEST_OTHERS;
     }
 
     private static void byParts(KeyListReader reader, String text, int line) {
