@@ -284,7 +284,10 @@ final class HabitFinder {
         String rest = cues.line()
                 .text()
                 .substring(seen.label().end(), cues.piece().segment().to());
-        return !rest.isBlank() && rest.codePoints().noneMatch(Character::isLetterOrDigit);
+        // "3. ........ (3 points)": behind the last stands what all are worth.
+        int to = PointsFinder.beside(rest).map(PointsFinder.Found::from).orElse(rest.length());
+        String blank = rest.substring(0, to);
+        return !blank.isBlank() && blank.codePoints().noneMatch(Character::isLetterOrDigit);
     }
 
     /** "Exercise 1: 1) … 2) … Exercise 2: 1) … 2) …": numbers that begin anew in several and ask by themselves. */

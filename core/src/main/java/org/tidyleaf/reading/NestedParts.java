@@ -42,12 +42,12 @@ final class NestedParts {
         return found;
     }
 
-    /** "(i) … (2)  (ii) … (3)" right below a number: numerals letter parts as well. */
+    /** "(i) … (2)  (ii) … (3)" right below a number: numerals letter parts as well, and letters that letter no options anywhere. */
     private static Set<String> withNumerals(List<Cues> all, int from, int to, Set<String> letters) {
         Set<String> shapes = new TreeSet<>(letters);
         for (int i = from; i < to; i++) {
             all.get(i).labels().stream()
-                    .filter(label -> label.kind() == Label.Kind.ROMAN)
+                    .filter(label -> label.kind() == Label.Kind.ROMAN || label.kind() == Label.Kind.LETTER)
                     .forEach(label -> shapes.add(label.shape()));
         }
         return shapes;

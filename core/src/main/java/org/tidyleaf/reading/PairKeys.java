@@ -14,11 +14,12 @@ final class PairKeys {
 
     private PairKeys() {}
 
-    /** "… ______ cm        (250)": cut off by itself, in brackets. */
+    /** "… ______ cm        (250)", "Name two.      [wax, honey]": cut off by itself, in brackets. */
     private static boolean isBehindGap(Cues before, Cues cues) {
+        boolean whole = before.is(Cues.Trait.ENDS_SENTENCE) && cues.text().startsWith("[");
         return before.line().number() == cues.line().number()
-                && before.is(Cues.Trait.GAP)
-                && cues.text().strip().matches("[(\\[][^()\\[\\]]{1,24}[)\\]]");
+                && (before.is(Cues.Trait.GAP) || whole)
+                && cues.text().strip().matches("[(\\[][^()\\[\\]]{1,44}[)\\]]");
     }
 
     static boolean isKey(String text) {

@@ -53,9 +53,9 @@ final class PieceSplitter {
     private static final Pattern GAP_KEY_FAR = Pattern.compile(
             "(?:_{2,}|\\.{4,}|\u2026)[^_(]*?(?:\\s{3,}|\\s?\\t\\s?)([(\\[](?!\\s*[1-9]\\d?\\s*[)\\]])\\s*-?\\d[\\d.,]*(?:\\s?\\p{L}{1,3})?\\s*[)\\]])\\s*$");
 
-    /** "… is ______.    [nectar]": far behind the gap, in brackets that no cue word stands in. */
+    /** "… is ______.    [nectar]": far behind a gap or a whole sentence, in brackets that no cue word stands in. */
     private static final Pattern GAP_WORD_FAR = Pattern.compile(
-            "(?:_{3,}|\\.{5,}|\u2026)[^_\\[]*?(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s*\\p{L}[^\\[\\]]{0,40}])\\s*$");
+            "(?:_{3,}|\\.{5,}|\u2026|[.?!](?=\\s))[^_\\[]*?(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s*\\p{L}{2}[^\\[\\]]{0,40}])\\s*$");
 
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "list") + "(?:\\s*[:=]|\\s+(?=[(\\[]?\\w{1,2}[.)\\]]))");
