@@ -28,6 +28,9 @@ final class BlockFinder {
     static final Pattern BETWEEN = Pattern.compile(
             "\\s*\\t\\s*(?:(?:->|=>|\u2192)\\s*)?|\\s{3,}+(?:(?:->|=>|\u2192)\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
 
+    static final Pattern LIST_HEAD =
+            Vocabulary.pattern("\\W*" + WORDS.either("list_head") + "\\s*[-\u2013:]?\\s*(?:[A-Z]|[IVX]{1,3}|\\d)\\W*");
+
     private static final Pattern NUMBERED_BLANK =
             Pattern.compile("(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*");
     static final Pattern TICK =
@@ -262,25 +265,46 @@ final class BlockFinder {
         return numbers - from >= FEWEST_PAIRS && end - numbers >= FEWEST_PAIRS ? end : from;
     }
 
-    /** Numbered words and, right below them, at least as many lettered meanings. */
+    /** Words by numbers or numerals and, right below them, at least as many lettered meanings; each list may have a head. */
     private void listsBelow(int from) {
-        int letters = from;
-        while (letters < all.size()
-                && isNext(letters, Label.Kind.NUMBER, from)
-                && !all.get(letters).is(Trait.QUESTION_MARK)) {
-            letters++;
-        }
-        int end = letters;
-        while (end < all.size() && isLetter(end, end - letters + 1)) {
+        int first = isListHead(from) ? from + 1 : from;
+        int heads = endOfList(first, Label.Kind.ROMAN) > first + 1
+                ? endOfList(first, Label.Kind.ROMAN)
+                : endOfList(first, Label.Kind.NUMBER);
+        int second = isListHead(heads) ? heads + 1 : heads;
+        int end = second;
+        while (end < all.size() && isLetter(end, end - second + 1)) {
             end++;
         }
-        if (letters - from < FEWEST_PAIRS || end - letters < letters - from) {
+        if (heads - first < FEWEST_PAIRS || end - second < heads - first) {
             return;
         }
         for (int i = from; i < end; i++) {
             found.put(i, Blocks.Kind.PAIR);
         }
         lead(from - 1);
+    }
+
+    /** The place behind labels of a kind that count from the first one on and ask nothing. */
+    private int endOfList(int first, Label.Kind kind) {
+        int end = first;
+        while (end < all.size()
+                && (kind == Label.Kind.NUMBER ? isNext(end, kind, first) : isNumeral(end, end - first + 1))
+                && !all.get(end).is(Trait.QUESTION_MARK)) {
+            end++;
+        }
+        return end;
+    }
+
+    private boolean isNumeral(int piece, int ordinal) {
+        return all.get(piece).is(Trait.SHORT)
+                && all.get(piece).labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.ROMAN && label.ordinal() == ordinal);
+    }
+
+    /** "Column I", "List B" and nothing else. */
+    private boolean isListHead(int piece) {
+        return piece < all.size() && LIST_HEAD.matcher(all.get(piece).text()).matches();
     }
 
     private boolean isNext(int piece, Label.Kind kind, int from) {

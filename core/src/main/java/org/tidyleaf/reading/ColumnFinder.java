@@ -72,7 +72,8 @@ final class ColumnFinder {
                 break;
             }
         }
-        Map<Integer, Columns.Use> merged = MergedRows.find(all, rows);
+        Map<Integer, Columns.Use> merged = new HashMap<>(MergedRows.find(all, rows));
+        merged.putAll(NumberedOptionRows.find(all, rows));
         uses.putAll(merged);
         if (merged.isEmpty()) {
             byContents(all, rows, uses);

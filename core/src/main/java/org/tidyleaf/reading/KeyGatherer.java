@@ -49,7 +49,8 @@ final class KeyGatherer {
     /** What is said of pairs as a whole is longer than a letter with its bracket. */
     private static final int LONGEST_OF_ONE = 2;
 
-    private static final Pattern PART = Pattern.compile("([A-Z]{0,3}\\d{1,3})(?:\\.(?=\\d))?([a-z]|\\d{1,2})");
+    private static final Pattern PART =
+            Pattern.compile("([A-Z]{0,3}\\d{1,3})(?:\\.(?=\\d))?([a-z]|[ivx]{2,4}|\\d{1,2})");
     static final Pattern LEFT_NUMBER = Pattern.compile(
             "(?:_+\\s*(?:\\p{L}_+\\s*)?|[(\\[]\\s*\\p{L}?\\s*[)\\]]\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 
@@ -190,8 +191,9 @@ final class KeyGatherer {
             return Optional.empty();
         }
         return list.find(part.group(1), heading).flatMap(whole -> {
-            Matcher answer = Pattern.compile("(?:^|\\s|[,;])[(\\[]?" + part.group(2)
-                            + "[).:\\]\u2013-]\\s*(.*?)(?=(?:\\s|[,;])+[(\\[]?(?:[a-z]|\\d{1,2})[).:\\]\u2013-]\\s?|$)")
+            Matcher answer = Pattern.compile(
+                            "(?:^|\\s|[,;])[(\\[]?" + part.group(2)
+                                    + "[).:\\]\u2013-]\\s*(.*?)(?=(?:\\s|[,;])+[(\\[]?(?:[a-z]|[ivx]{2,4}|\\d{1,2})[).:\\]\u2013-]\\s?|$)")
                     .matcher(whole.text());
             Matcher spaced = Pattern.compile("(?:^|[,;]\\s*|\\s)" + part.group(2)
                             + "\\s+(\\S.*?)(?=(?:[,;]\\s*|\\s+)[a-z]\\s+\\S|[,;.]?$)")
@@ -199,7 +201,9 @@ final class KeyGatherer {
             String[] judged = whole.text().strip().split("\\s*[-,;/\u2013]\\s*|\\s+");
             int place = Character.isDigit(part.group(2).charAt(0))
                     ? Integer.parseInt(part.group(2)) - 1
-                    : part.group(2).charAt(0) - 'a';
+                    : part.group(2).length() > 1
+                            ? Integer.MAX_VALUE
+                            : part.group(2).charAt(0) - 'a';
             boolean inOrder = place < judged.length
                     && Arrays.stream(judged)
                             .allMatch(one -> AnswerParser.judgement(one).isPresent());

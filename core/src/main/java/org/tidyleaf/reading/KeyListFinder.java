@@ -246,9 +246,7 @@ final class KeyListFinder {
                     numbers.add(label.printed());
                 }
             }
-            if (counts
-                    && all.get(i).line().layout().cell().isPresent()
-                    && all.get(i).text().matches("\\d{1,3}[.)]?")) {
+            if (counts && isNumberCell(all.get(i))) {
                 numbers.add(all.get(i).text().replaceAll("\\D", ""));
             }
         }
@@ -275,6 +273,10 @@ final class KeyListFinder {
                 && items.get(0).number().compareTo("1") > 0;
     }
 
+    private static boolean isNumberCell(Cues cues) {
+        return cues.line().layout().cell().isPresent() && cues.text().matches("\\d{1,3}[.)]?");
+    }
+
     /** The gaps of the last question, whose own answers the line may hold. */
     private static int gapsAbove(List<Cues> all, int piece) {
         int gaps = 0;
@@ -283,7 +285,8 @@ final class KeyListFinder {
             gaps += all.get(i).is(Cues.Trait.WRITING_LINE)
                     ? 0
                     : ProseMaker.gapsIn(all.get(i).text());
-            numbered = all.get(i).labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
+            numbered = isNumberCell(all.get(i))
+                    || all.get(i).labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
         }
         return gaps;
     }

@@ -181,6 +181,9 @@ final class PartsMaker {
         for (Cues cues : withoutHeads(draft.pairs)) {
             Segment segment = cues.piece().segment();
             Optional<Cell> cell = cues.line().layout().cell();
+            if (cell.isEmpty() && BlockFinder.LIST_HEAD.matcher(cues.text()).matches()) {
+                continue;
+            }
             if (cell.isPresent()) {
                 if (isBlankBetween(draft, cell.get())) {
                     continue;
@@ -205,7 +208,9 @@ final class PartsMaker {
                 right.add(new Segment(segment.line(), between.end(), segment.to()));
                 equals &= between != dots && !between.group().isBlank();
             } else {
-                boolean number = cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
+                boolean number = cues.labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.NUMBER
+                                || label.kind() == Label.Kind.ROMAN && !isSecondList(draft, cues));
                 int from = cues.margin().map(Cues.Margin::to).orElse(segment.from());
                 (number ? left : right).add(new Segment(segment.line(), from, segment.to()));
                 equals = false;
@@ -253,6 +258,21 @@ final class PartsMaker {
         List<Cues> rest = pairs.subList(heads, pairs.size());
         boolean named = heads == 2 && rest.stream().noneMatch(PartsMaker::isHead);
         return named ? rest : pairs;
+    }
+
+    /** Behind the head of a second list a numeral is a letter. */
+    private static boolean isSecondList(Draft draft, Cues cues) {
+        int heads = 0;
+        boolean letters = false;
+        for (Cues above : draft.pairs) {
+            heads += BlockFinder.LIST_HEAD.matcher(above.text()).matches() ? 1 : 0;
+            letters |= above.labels().stream().noneMatch(label -> label.kind() == Label.Kind.ROMAN)
+                    && above.labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
+            if (above == cues) {
+                break;
+            }
+        }
+        return heads > 1 || letters;
     }
 
     /** "Column A    Column B": a first line without the labels that all lines below it have. */
