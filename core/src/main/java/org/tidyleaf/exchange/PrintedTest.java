@@ -156,9 +156,10 @@ public final class PrintedTest implements Question.Cases<Boolean> {
                 .filter(particulars -> particulars.stimulus() == stimulus)
                 .map(Particulars::number)
                 .toList();
-        boolean parts = !renumbered && numbers.stream().allMatch(number -> number.matches("[A-Z]{0,3}\\d{1,3}[a-z]"));
+        boolean parts = !renumbered
+                && numbers.stream().allMatch(number -> number.matches("[A-Z]{0,3}\\d{1,3}(?:[a-z]|[ivx]{2,4})"));
         List<String> digits = numbers.stream()
-                .map(number -> number.replaceFirst("[a-z]$", ""))
+                .map(number -> number.replaceFirst("[a-z]+$", ""))
                 .distinct()
                 .toList();
         return parts && digits.size() == 1 ? Optional.of(digits.get(0)) : Optional.empty();
@@ -169,7 +170,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         int stimulus = question.particulars().stimulus();
         String number = number(question, place);
         return stimulus >= 0 && leadNumber(stimulus).isPresent()
-                ? "(" + number.substring(number.length() - 1) + ") "
+                ? "(" + number.replaceFirst("^\\P{Ll}+", "") + ") "
                 : number + ". ";
     }
 

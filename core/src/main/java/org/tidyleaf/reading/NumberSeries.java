@@ -12,6 +12,8 @@ final class NumberSeries {
 
     private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii");
 
+    private static final int MOST_MISSING = 5;
+
     private NumberSeries() {}
 
     /** The members of a series that may number questions; empty where it can't. */
@@ -127,7 +129,17 @@ final class NumberSeries {
         List<Seen> after = chain(seen.subList(last + 1, seen.size()));
         all.addAll(before.size() > 1 ? before : List.of());
         all.addAll(members);
-        all.addAll(after.size() > 1 ? after : List.of());
+        all.addAll(after.size() > 1 || isLast(members, after) ? after : List.of());
         return all;
+    }
+
+    /** A lone number behind the run is the last question, where the numbers between are those of pairs or gaps. */
+    private static boolean isLast(List<Seen> members, List<Seen> after) {
+        if (after.size() != 1 || members.size() < HabitFinder.CODES_IN_EARNEST) {
+            return false;
+        }
+        int missing = after.get(0).label().ordinal()
+                - members.get(members.size() - 1).label().ordinal();
+        return missing > 0 && missing <= MOST_MISSING;
     }
 }
