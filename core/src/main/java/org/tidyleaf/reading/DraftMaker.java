@@ -3,7 +3,6 @@ package org.tidyleaf.reading;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
@@ -20,22 +19,14 @@ import org.tidyleaf.source.Span;
 /** Roles to questions without their keys: walks the pieces once and hands each to the question it belongs to. */
 final class DraftMaker {
 
-    private static final Pattern ALSO = Vocabulary.pattern(Vocabulary.ALL.either("also") + "\\b");
     private static final Pattern SECTION_LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
             + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
-    private static final Pattern STEP_BLANK = Pattern.compile(
-            "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
-    private static final Pattern STEP_NUMBER = Pattern.compile("\\s*(\\d{1,2})\\s{2,}(?=\\S)");
-    /** "(model answer) It is …": what kind of answer it is, is no part of it. */
-    private static final Pattern MODEL_SAID =
-            Vocabulary.pattern("^[(\\[]\\s*" + Vocabulary.ALL.either("model") + "\\s*[)\\]]\\s*(?=\\S)");
-
-    private static final Pattern ANSWER_BLANK = Pattern.compile("[_.\u2026\\s]{3,}[^\\s_.\u2026]{0,12}");
 
     private final Source source;
     private final List<Assigned> roles;
     private final Habits habits;
-    private final Lessons lessons;
+    private final DraftOptions options;
+    private final DraftKeys keys;
     private final Columns columns;
     private final Blocks blocks;
     private final ProseMaker prose;
@@ -66,7 +57,8 @@ final class DraftMaker {
         this.source = source;
         this.roles = new ArrayList<>(roles);
         this.habits = habits;
-        this.lessons = lessons;
+        this.options = new DraftOptions(habits, layouts);
+        this.keys = new DraftKeys(source, lessons);
         this.prose = new ProseMaker(source);
         this.stems = new StemTrimmer(source, habits.barePoints());
         this.owners = new int[roles.size()];
@@ -455,13 +447,13 @@ final class DraftMaker {
         Cues cues = piece.cues();
         join(draft, index, piece);
         switch (piece.step().role()) {
-            case OPTION -> option(draft, index, piece);
+            case OPTION -> options.add(draft, index, piece);
             case POINTS -> points(draft, cues);
             case FEEDBACK -> {
                 boolean sameLine = !cues.piece().first();
                 boolean ofOption = !draft.options.isEmpty() && (sameLine || optionFollows(index));
                 (ofOption ? draft.options.get(draft.options.size() - 1).feedback : draft.feedback)
-                        .add(announced(cues, piece.step()));
+                        .add(keys.announced(cues, piece.step()));
             }
             case PAIR -> draft.pairs.add(cues);
             case ROW -> {
@@ -478,7 +470,7 @@ final class DraftMaker {
                 draft.words.add(cues);
                 askedByBank(draft, cues);
             }
-            case HINT -> draft.hints.add(announced(cues, piece.step()));
+            case HINT -> draft.hints.add(keys.announced(cues, piece.step()));
             default -> {
                 draft.keyInColumn |= columns.at(index).isPresent();
                 if (blocks.at(index).equals(Optional.of(Blocks.Kind.GAP_ANSWER))) {
@@ -488,22 +480,11 @@ final class DraftMaker {
                             cues.piece().segment().to());
                     draft.gapAnswers.add(GapParser.listed(source.text(answer)));
                 } else if (blocks.at(index).equals(Optional.of(Blocks.Kind.PAIR_KEY))) {
-                    pairKey(draft, cues.piece().segment());
+                    keys.addPairs(draft, cues.piece().segment());
                 } else {
-                    key(draft, cues, piece.step());
+                    keys.add(draft, cues, piece.step());
                 }
             }
-        }
-    }
-
-    /** A pair's numbers and letters as they stand; those of a column come one by one. */
-    private void pairKey(Draft draft, Segment segment) {
-        String said = source.text(segment);
-        if (draft.keys.isEmpty()) {
-            draft.keys.add(new Draft.Announced(said, segment));
-        } else {
-            Draft.Announced before = draft.keys.remove(draft.keys.size() - 1);
-            draft.keys.add(new Draft.Announced(before.text() + ", " + said, before.segment()));
         }
     }
 
@@ -529,25 +510,6 @@ final class DraftMaker {
         }
     }
 
-    /** "Answer: ______ mm" is no key but a place to write one. */
-    private void key(Draft draft, Cues cues, Step step) {
-        Draft.Announced said = announced(cues, step);
-        if (ANSWER_BLANK.matcher(said.text()).matches()) {
-            draft.writing.add(cues.line().number());
-        } else {
-            boolean model = cues.announces(Cues.Announces.MODEL) || step.more() && draft.keys.isEmpty();
-            List<Draft.Announced> kept = model ? draft.models : draft.keys;
-            boolean also =
-                    !model && !kept.isEmpty() && ALSO.matcher(cues.text()).lookingAt();
-            if (also) {
-                Draft.Announced first = kept.remove(kept.size() - 1);
-                kept.add(new Draft.Announced(first.text() + " / " + said.text(), first.segment()));
-            } else {
-                kept.add(said);
-            }
-        }
-    }
-
     /** Feedback between two options, or below each of them, is for the option above it. */
     private boolean optionFollows(int index) {
         int at = index;
@@ -561,103 +523,5 @@ final class DraftMaker {
                 || open.map(d -> d.options.stream().anyMatch(o -> !o.feedback.isEmpty()))
                                 .orElse(false)
                         && roles.get(index - 1).step().role() == Role.OPTION;
-    }
-
-    private Draft.Announced announced(Cues cues, Step step) {
-        int from = cues.lead()
-                .map(Cues.Lead::end)
-                .or(() -> lessons.announcedText(cues, step.role()))
-                .orElse(cues.piece().segment().from());
-        Segment segment =
-                new Segment(cues.line().number(), from, cues.piece().segment().to());
-        // A key by itself in brackets is what stands between them.
-        String said = source.text(segment).strip().replaceFirst("^[(\\[]\\s*([^()\\[\\]]*?)\\s*[)\\]]$", "$1");
-        return new Draft.Announced(MODEL_SAID.matcher(said).replaceFirst(""), segment);
-    }
-
-    private void option(Draft draft, int index, Assigned piece) {
-        Cues cues = piece.cues();
-        Optional<String> column = columns.at(index)
-                .filter(use -> use.kind() == Columns.Kind.OPTION)
-                .map(Columns.Use::name)
-                .filter(letter -> !letter.isEmpty());
-        Optional<Label> label = piece.step().more() || column.isPresent() ? Optional.empty() : optionLabel(cues);
-        if (!piece.step().more() || draft.options.isEmpty()) {
-            String printed = column.or(() -> label.filter(l -> l.ordinal() > 0).map(Label::printed))
-                    .orElse("");
-            draft.options.add(new Draft.OptionDraft(
-                    printed,
-                    cues.sign().filter(Cues.Sign::right).isPresent() || isTicked(label) || isRightColumn(index)));
-        }
-        if (blocks.at(index).equals(Optional.of(Blocks.Kind.STEP))) {
-            step(draft, cues);
-            return;
-        }
-        int from = cues.contentStart(label);
-        if (cues.sign().filter(s -> s.from() == from).isPresent()) {
-            addOption(
-                    draft, cues, cues.sign().get().to(), cues.piece().segment().to());
-        } else {
-            addOption(draft, cues, from, cues.contentEnd());
-        }
-    }
-
-    /** "( 3 ) Plane the end.": the number is the step's place, if it is there. */
-    private void step(Draft draft, Cues cues) {
-        Matcher numbered = STEP_NUMBER.matcher(cues.line().text());
-        if (numbered.lookingAt()) {
-            Draft.OptionDraft last = draft.options.remove(draft.options.size() - 1);
-            draft.options.add(new Draft.OptionDraft(numbered.group(1), last.signed));
-            addOption(draft, cues, numbered.end(), cues.piece().segment().to());
-            return;
-        }
-        Matcher matcher = STEP_BLANK.matcher(cues.line().text());
-        int from = matcher.lookingAt() ? matcher.end() : 0;
-        draft.ranks.add(from > 0 ? matcher.group().replaceAll("\\D", "") : "");
-        addOption(draft, cues, from, cues.piece().segment().to());
-    }
-
-    private boolean isRightColumn(int index) {
-        return columns.at(index)
-                .filter(use -> use.kind() == Columns.Kind.RIGHT_OPTION)
-                .isPresent();
-    }
-
-    /** "c) ______ (3 points)": what stands behind a rule to write on is the worth of the question. */
-    private static int withoutPointsBehindRule(Draft draft, Cues cues, int from, int to) {
-        String text = from <= to ? cues.line().text().substring(from, to) : "";
-        Optional<PointsFinder.Found> points = PointsFinder.beside(text)
-                .filter(found -> found.from() > 0
-                        && ANSWER_BLANK.matcher(text.substring(0, found.from())).matches());
-        if (points.isEmpty() || draft.points.isPresent()) {
-            return to;
-        }
-        draft.points = Optional.of(points.get().points());
-        return from + points.get().from();
-    }
-
-    private static boolean isTicked(Optional<Label> label) {
-        return label.filter(l -> l.kind() == Label.Kind.BOX)
-                .filter(l -> l.printed()
-                        .toLowerCase(Locale.ROOT)
-                        .matches("[\u2611\u2612]|[\\[(]\\s?[x*\u2713\u2714\u2022\u25cf]\\s?[\\])]"))
-                .isPresent();
-    }
-
-    private void addOption(Draft draft, Cues cues, int from, int end) {
-        int to = withoutPointsBehindRule(draft, cues, from, end);
-        if (from <= to) {
-            draft.options
-                    .get(draft.options.size() - 1)
-                    .segments
-                    .add(new Segment(cues.line().number(), from, to));
-        }
-    }
-
-    private Optional<Label> optionLabel(Cues cues) {
-        return habits.optionLabel(cues)
-                .or(() -> cues.labels().stream()
-                        .filter(label -> label.kind() != Label.Kind.CODE && label.kind() != Label.Kind.NUMBER)
-                        .findFirst());
     }
 }

@@ -12,7 +12,6 @@ import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
@@ -56,12 +55,12 @@ final class HabitFinder {
         Map<String, List<Seen>> through = series(all, apart);
         series.forEach((shape, seen) -> NumberSeries.questionSeries(seen)
                 .map(members -> throughBlocks(members, through.get(shape), inBlocks))
-                .ifPresent(members -> chains.put(shape, withoutStatementsBelow(all, members, listed))));
-        blanksBelow(all, chains, listed);
+                .ifPresent(members -> chains.put(shape, NumberedLists.withoutStatementsBelow(all, members, listed))));
+        NumberedLists.blanksBelow(all, chains, listed);
         withoutStrayCodes(chains);
-        Set<Integer> numberedHeads = withoutNumberedHeads(all, through, chains);
+        Set<Integer> numberedHeads = NumberedHeads.withoutNumberedHeads(all, through, chains);
         numberedHeads.addAll(DecimalHeads.takeOut(all, chains));
-        Set<Integer> worded = withoutHeads(all, series, chains);
+        Set<Integer> worded = NumberedHeads.withoutHeads(all, series, chains);
         Set<Integer> numbered = new HashSet<>();
         chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
         Map<String, Integer> options = new HashMap<>();
@@ -91,7 +90,7 @@ final class HabitFinder {
         keepStrongerReading(series, options);
         numberedOptions(all, series, chains, options);
         withoutStatements(all, series, options);
-        withoutListsInStems(all, chains, options);
+        NumberedLists.withoutListsInStems(all, chains, options);
         Map<String, Integer> stems = new HashMap<>();
         Set<Integer> chained = new HashSet<>();
         chains.forEach((shape, members) -> {
@@ -114,206 +113,12 @@ final class HabitFinder {
                 hasMarginKey(all, chained, stems));
     }
 
-    /**
-     * "Exercise 1 … 1) 2) 3) Exercise 2 … 4) 5)": where plain numbers count on through worded ones and ask something, the
-     * worded ones head groups of questions. Takes those out and gives their places.
-     */
-    private static Set<Integer> withoutHeads(
-            List<Cues> all, Map<String, List<Seen>> series, Map<String, List<Seen>> chains) {
-        for (String shape : List.copyOf(chains.keySet())) {
-            List<Seen> outer = chains.get(shape);
-            boolean heads = isWorded(shape)
-                    && chains.entrySet().stream()
-                            .filter(e ->
-                                    e.getValue().get(0).label().kind() == Label.Kind.NUMBER && !isWorded(e.getKey()))
-                            .anyMatch(e -> countsOnThrough(all, outer, series.get(e.getKey()))
-                                    || asksInEach(all, outer, series.get(e.getKey())));
-            if (heads) {
-                chains.remove(shape);
-                return outer.stream().map(Seen::piece).collect(Collectors.toSet());
-            }
-        }
-        return Set.of();
-    }
-
-    /**
-     * "5. Which are true? / 1. … / 2. … / 3. … / a) only 1": a run that begins anew right below a question and ends right
-     * above lettered options is a list of statements, though it is numbered like the questions.
-     */
-    private static List<Seen> withoutStatementsBelow(List<Cues> all, List<Seen> members, Set<Integer> listed) {
-        List<Seen> kept = new ArrayList<>(members);
-        for (int first = members.size() - 1; first > 0; first--) {
-            // "1b" is a part of a question and begins no list.
-            if (!members.get(first).label().printed().equals("1")) {
-                continue;
-            }
-            int last = first;
-            while (last + 1 < members.size()
-                    && members.get(last + 1).label().ordinal()
-                            == members.get(last).label().ordinal() + 1) {
-                last++;
-            }
-            boolean close = members.get(last).piece() - members.get(first - 1).piece() == last - first + 1;
-            int below = members.get(last).piece() + 1;
-            boolean blanks = members.subList(first, last + 1).stream().allMatch(seen -> isBlank(all, seen));
-            boolean options = blanks
-                    || below < all.size()
-                            && all.get(below).labels().stream()
-                                    .anyMatch(label -> label.ordinal() == 1 && label.kind() != Label.Kind.NUMBER);
-            if (last > first && close && options) {
-                kept.removeAll(members.subList(first, last + 1));
-                members.subList(first, last + 1).forEach(seen -> listed.add(seen.piece()));
-            }
-        }
-        return kept;
-    }
-
     /** Numbers that count on over the lines of a block, as 6, then pairs 7 to 9, then 10. */
     private static List<Seen> throughBlocks(List<Seen> members, List<Seen> withBlocks, Set<Integer> inBlocks) {
         List<Seen> through = NumberSeries.questionSeries(withBlocks).orElse(List.of()).stream()
                 .filter(seen -> !inBlocks.contains(seen.piece()))
                 .toList();
         return through.size() > members.size() ? through : members;
-    }
-
-    /** "4. Short answers (6 marks)" in the type of headings, and right below it a list that begins with 1: the number counts parts. */
-    private static Set<Integer> withoutNumberedHeads(
-            List<Cues> all, Map<String, List<Seen>> series, Map<String, List<Seen>> chains) {
-        Set<Integer> ones = new HashSet<>();
-        series.values()
-                .forEach(seen -> seen.stream()
-                        .filter(s -> s.label().kind() == Label.Kind.NUMBER
-                                && s.label().ordinal() == 1)
-                        .forEach(s -> ones.add(s.piece())));
-        Set<Integer> heads = new HashSet<>();
-        for (String shape : List.copyOf(chains.keySet())) {
-            List<Seen> kept = new ArrayList<>();
-            for (Seen seen : chains.get(shape)) {
-                Cues cues = all.get(seen.piece());
-                boolean headed = ones.contains(seen.piece() + 1)
-                        && cues.is(Trait.HEADING)
-                        && !cues.is(Trait.QUESTION_MARK)
-                        && !isWorded(shape)
-                        && seen.label().kind() == Label.Kind.NUMBER;
-                boolean head = headed || isOverDeeperQuestions(all, seen, series.get(shape + ">"));
-                if (head) {
-                    heads.add(seen.piece());
-                } else {
-                    kept.add(seen);
-                }
-            }
-            if (!kept.isEmpty()) {
-                chains.put(shape, kept);
-            }
-        }
-        return heads;
-    }
-
-    /** "1. Tick the right answer." and right below, further in, numbers from 1 that have their own places to answer. */
-    private static boolean isOverDeeperQuestions(List<Cues> all, Seen head, @Nullable List<Seen> deeper) {
-        if (deeper == null || asksForOrder(all.get(head.piece()))) {
-            return false;
-        }
-        int answered = 0;
-        int count = 0;
-        for (Seen seen : deeper) {
-            boolean next = seen.piece() > head.piece() && seen.label().ordinal() == count + 1;
-            if (next) {
-                count++;
-                answered += isAnswered(all, seen.piece()) && !isBlank(all, seen) ? 1 : 0;
-            } else if (count > 0) {
-                break;
-            }
-        }
-        boolean close = deeper.stream().anyMatch(seen -> seen.piece() == head.piece() + 1);
-        return close && count > 1 && answered * 3 >= count * 2;
-    }
-
-    private static boolean isPointed(List<Cues> all, int piece) {
-        String text = all.get(piece).text();
-        return PointsFinder.beside(text).isPresent()
-                || PointsFinder.bareBeside(text).isPresent();
-    }
-
-    private static boolean asks(List<Cues> all, int piece) {
-        Cues cues = all.get(piece);
-        boolean judged = cues.text().matches(".*\\b[TVRWJP]\\s*/?\\s*[FOWN]\\W*");
-        boolean lettered = piece + 1 < all.size()
-                && all.get(piece + 1).labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
-        return judged || lettered || cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) || cues.is(Trait.ENDS_SENTENCE);
-    }
-
-    private static boolean countsOnThrough(List<Cues> all, List<Seen> outer, List<Seen> inner) {
-        long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
-        long asking = inner.stream().filter(s -> asks(all, s.piece())).count();
-        int first = outer.get(0).piece();
-        boolean behind = inner.stream().allMatch(s -> s.piece() > first);
-        return restarts == 1 && inner.size() > outer.size() && asking * 2 >= inner.size() && behind;
-    }
-
-    /** "5. Name two." and right below it "1. ........", "2. ........": places to write, counted by themselves. */
-    private static void blanksBelow(List<Cues> all, Map<String, List<Seen>> chains, Set<Integer> listed) {
-        Set<Integer> numbered = new HashSet<>();
-        chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
-        for (int i = 1; i < all.size(); i++) {
-            boolean begins = numbered.contains(i - 1)
-                    && blank(all, i, 1).isPresent()
-                    && blank(all, i - 1, 0).isEmpty();
-            for (int at = i;
-                    begins && at < all.size() && blank(all, at, at - i + 1).isPresent();
-                    at++) {
-                listed.add(at);
-                int piece = at;
-                chains.values().forEach(members -> members.removeIf(seen -> seen.piece() == piece));
-            }
-        }
-        chains.values().removeIf(List::isEmpty);
-    }
-
-    /** The label of a piece that is nothing but a number, that one if it is not 0, and a rule to write on. */
-    private static Optional<Label> blank(List<Cues> all, int piece, int ordinal) {
-        return all.get(piece).labels().stream()
-                .filter(label -> label.kind() == Label.Kind.NUMBER && (ordinal == 0 || label.ordinal() == ordinal))
-                .filter(label -> isBlank(all, new Seen(piece, label)))
-                .findFirst();
-    }
-
-    /** "1. ........" is a place to write, with nothing asked beside it. */
-    private static boolean isBlank(List<Cues> all, Seen seen) {
-        Cues cues = all.get(seen.piece());
-        String rest = cues.line()
-                .text()
-                .substring(seen.label().end(), cues.piece().segment().to());
-        // "3. ........ (3 points)": behind the last stands what all are worth.
-        int to = PointsFinder.beside(rest).map(PointsFinder.Found::from).orElse(rest.length());
-        String blank = rest.substring(0, to);
-        return !blank.isBlank() && blank.codePoints().noneMatch(Character::isLetterOrDigit);
-    }
-
-    /** "Exercise 1: 1) … 2) … Exercise 2: 1) … 2) …": numbers that begin anew in several and ask by themselves. */
-    private static boolean asksInEach(List<Cues> all, List<Seen> outer, List<Seen> inner) {
-        long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
-        long asking = inner.stream().filter(s -> isAnswered(all, s.piece())).count();
-        long questions = outer.stream()
-                .filter(s -> all.get(s.piece()).is(Trait.QUESTION_MARK))
-                .count();
-        if (questions * 2 > outer.size()) {
-            return false;
-        }
-        int first = outer.get(0).piece();
-        boolean behind = inner.stream().allMatch(s -> s.piece() > first);
-        return restarts > 1 && inner.size() > restarts && behind && asking * 3 >= inner.size() * 2;
-    }
-
-    /** Whether a line has its own place to answer: a gap, a pair to judge by, or options right below it. */
-    private static boolean isAnswered(List<Cues> all, int piece) {
-        Cues cues = all.get(piece);
-        boolean options = piece + 1 < all.size()
-                && all.get(piece + 1).labels().stream()
-                        .anyMatch(label -> label.kind() == Label.Kind.BOX
-                                || label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
-        boolean sentence = cues.is(Trait.ENDS_SENTENCE) && cues.words().size() > 2;
-        return options || sentence || cues.is(Trait.GAP) || StemTrimmer.endsWithPair(cues.text());
     }
 
     /** Labels of the pieces that are no answer list. */
@@ -447,7 +252,8 @@ final class HabitFinder {
                     .anyMatch(e -> !e.getKey().startsWith(shape) && e.getValue().size() >= restarts);
             boolean asking = shape.endsWith(">")
                     && seen.stream()
-                                            .filter(s -> asks(all, s.piece()) || isPointed(all, s.piece()))
+                                            .filter(s -> NumberedHeads.asks(all, s.piece())
+                                                    || NumberedHeads.isPointed(all, s.piece()))
                                             .count()
                                     * 3
                             >= seen.size() * 2;
@@ -462,59 +268,12 @@ final class HabitFinder {
         }
     }
 
-    /** A short series wholly between two questions of a longer one, with no heading before it, is a list in a stem. */
-    private static void withoutListsInStems(
-            List<Cues> all, Map<String, List<Seen>> chains, Map<String, Integer> options) {
-        for (String shape : List.copyOf(chains.keySet())) {
-            List<Seen> inner = chains.get(shape);
-            int first = inner.get(0).piece();
-            int last = inner.get(inner.size() - 1).piece();
-            boolean enclosed = !shape.equals(LabelFinder.DECIMAL_SHAPE)
-                    && chains.entrySet().stream()
-                            .filter(e -> !e.getKey().startsWith(shape)
-                                    && e.getValue().size() > inner.size())
-                            .anyMatch(e -> isEnclosed(all, e.getValue(), first, last)
-                                    || isWorded(e.getKey()) && isBelowLast(all, e.getValue(), inner));
-            if (enclosed) {
-                chains.remove(shape);
-                boolean judged = inner.size() > 1
-                        && inner.stream()
-                                .allMatch(s -> StemTrimmer.endsWithPair(
-                                        all.get(s.piece()).text()));
-                if (judged || asksForOrder(all.get(Math.max(0, first - 1)))) {
-                    options.put(shape, inner.size());
-                }
-            }
-        }
-    }
-
-    private static boolean isEnclosed(List<Cues> all, List<Seen> outer, int first, int last) {
-        for (int i = 0; i + 1 < outer.size(); i++) {
-            int from = outer.get(i).piece();
-            int to = outer.get(i + 1).piece();
-            if (from < first && last < to) {
-                return all.subList(from + 1, first).stream().noneMatch(HabitFinder::looksLikeHeading);
-            }
-        }
-        return false;
-    }
-
-    /** Below the last "Question 6" a list that begins with 1 belongs to it, as one between two questions does. */
-    private static boolean isBelowLast(List<Cues> all, List<Seen> outer, List<Seen> inner) {
-        int from = outer.get(outer.size() - 1).piece();
-        int first = inner.get(0).piece();
-        return outer.size() > 2
-                && inner.get(0).label().ordinal() == 1
-                && from < first
-                && all.subList(from + 1, first).stream().noneMatch(HabitFinder::looksLikeHeading);
-    }
-
-    private static boolean asksForOrder(Cues cues) {
+    static boolean asksForOrder(Cues cues) {
         return Vocabulary.ALL.mentions(cues.words(), "order")
                 && ORDER.matcher(cues.text()).find();
     }
 
-    private static boolean looksLikeHeading(Cues cues) {
+    static boolean looksLikeHeading(Cues cues) {
         return cues.is(Trait.SECTION_WORD)
                 || cues.is(Trait.HEADING)
                 || cues.is(Trait.SHORT) && (cues.is(Trait.BOLD) || cues.is(Trait.CAPITALS));

@@ -143,6 +143,60 @@ class DeskActionsTest {
         assertThat(teacher.locator(".pinned-words")).hasText("Sol.: b");
     }
 
+    /** The main actions without a mouse: what has focus is what the page itself gave it. */
+    @Test
+    void theDeskIsWorkedByKeyboardAlone(Address app) {
+        drop(app, "Combs keys.txt", questions("Combs keys", 4, ""));
+        teacher.locator("body").press("j");
+        teacher.keyboard().press("2");
+        assertThat(tally(teacher)).containsText("keys 1 of 4");
+        assertThat(card(2).locator(".is-key")).hasText(Pattern.compile("B\\s*202"));
+        teacher.keyboard().press("e");
+        assertThat(card(2).locator("[name=stem]")).isFocused();
+        teacher.keyboard().press("Control+End");
+        teacher.keyboard().type(" Count them.");
+        for (int i = 0; i < 40 && !"Keep".equals(focusedText()); i++) {
+            teacher.keyboard().press("Tab");
+        }
+        teacher.keyboard().press("Enter");
+        assertThat(card(2).locator(".question-card-stem")).containsText("Count them.");
+        // The menu opens with its first entry in focus, and arrows go through it.
+        card(2).locator("[data-more]").focus();
+        teacher.keyboard().press("Enter");
+        for (int i = 0; i < 20 && !"Copy".equals(focusedText()); i++) {
+            teacher.keyboard().press("ArrowDown");
+        }
+        teacher.keyboard().press("Enter");
+        assertThat(tally(teacher)).containsText("5 questions");
+        teacher.locator("body").press("z");
+        assertThat(tally(teacher)).containsText("4 questions");
+        teacher.keyboard().press("y");
+        assertThat(tally(teacher)).containsText("5 questions");
+        teacher.keyboard().press("z");
+        // Lines are chosen with the arrows, more of them with shift.
+        teacher.locator("[data-sheet]").focus();
+        teacher.keyboard().press("ArrowDown");
+        teacher.keyboard().press("ArrowDown");
+        teacher.keyboard().press("Shift+ArrowDown");
+        assertThat(teacher.locator("[data-brush-words]")).containsText("2 lines");
+        teacher.keyboard().press("x");
+        assertThat(tally(teacher)).containsText("2 lines set aside");
+        teacher.keyboard().press("z");
+        assertThat(tally(teacher)).containsText("0 lines set aside");
+        teacher.keyboard().press("?");
+        assertThat(teacher.locator("[data-shortcuts]")).isVisible();
+        Assertions.assertThat(Browser.violations(teacher)).isEmpty();
+        teacher.keyboard().press("Escape");
+        assertThat(teacher.locator("[data-shortcuts]")).isHidden();
+        teacher.keyboard().press("n");
+        assertThat(teacher.locator(".question-card.is-focused [data-snag]").first())
+                .isVisible();
+    }
+
+    private String focusedText() {
+        return String.valueOf(teacher.evaluate("document.activeElement.textContent.trim()"));
+    }
+
     @Test
     void severalQuestionsAreChangedAtOnce(Address app) {
         drop(app, "Combs 6.txt", questions("Combs 6", 6, ""));

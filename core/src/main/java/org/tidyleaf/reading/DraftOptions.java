@@ -1,0 +1,114 @@
+package org.tidyleaf.reading;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Segment;
+
+/** Adds options, and steps to order, to the question they belong to. */
+final class DraftOptions {
+
+    private static final Pattern STEP_BLANK = Pattern.compile(
+            "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
+    private static final Pattern STEP_NUMBER = Pattern.compile("\\s*(\\d{1,2})\\s{2,}(?=\\S)");
+
+    private final Habits habits;
+    private final Columns columns;
+    private final Blocks blocks;
+
+    DraftOptions(Habits habits, Layouts layouts) {
+        this.habits = habits;
+        this.columns = layouts.columns();
+        this.blocks = layouts.blocks();
+    }
+
+    /** @param index the piece's place among all */
+    void add(Draft draft, int index, Assigned piece) {
+        Cues cues = piece.cues();
+        Optional<String> column = columns.at(index)
+                .filter(use -> use.kind() == Columns.Kind.OPTION)
+                .map(Columns.Use::name)
+                .filter(letter -> !letter.isEmpty());
+        Optional<Label> label = piece.step().more() || column.isPresent() ? Optional.empty() : optionLabel(cues);
+        if (!piece.step().more() || draft.options.isEmpty()) {
+            String printed = column.or(() -> label.filter(l -> l.ordinal() > 0).map(Label::printed))
+                    .orElse("");
+            draft.options.add(new Draft.OptionDraft(
+                    printed,
+                    cues.sign().filter(Cues.Sign::right).isPresent() || isTicked(label) || isRightColumn(index)));
+        }
+        if (blocks.at(index).equals(Optional.of(Blocks.Kind.STEP))) {
+            step(draft, cues);
+            return;
+        }
+        int from = cues.contentStart(label);
+        if (cues.sign().filter(s -> s.from() == from).isPresent()) {
+            addOption(
+                    draft, cues, cues.sign().get().to(), cues.piece().segment().to());
+        } else {
+            addOption(draft, cues, from, cues.contentEnd());
+        }
+    }
+
+    /** "( 3 ) Plane the end.": the number is the step's place, if it is there. */
+    private void step(Draft draft, Cues cues) {
+        Matcher numbered = STEP_NUMBER.matcher(cues.line().text());
+        if (numbered.lookingAt()) {
+            Draft.OptionDraft last = draft.options.remove(draft.options.size() - 1);
+            draft.options.add(new Draft.OptionDraft(numbered.group(1), last.signed));
+            addOption(draft, cues, numbered.end(), cues.piece().segment().to());
+            return;
+        }
+        Matcher matcher = STEP_BLANK.matcher(cues.line().text());
+        int from = matcher.lookingAt() ? matcher.end() : 0;
+        draft.ranks.add(from > 0 ? matcher.group().replaceAll("\\D", "") : "");
+        addOption(draft, cues, from, cues.piece().segment().to());
+    }
+
+    private boolean isRightColumn(int index) {
+        return columns.at(index)
+                .filter(use -> use.kind() == Columns.Kind.RIGHT_OPTION)
+                .isPresent();
+    }
+
+    /** "c) ______ (3 points)": what stands behind a rule to write on is the worth of the question. */
+    private static int withoutPointsBehindRule(Draft draft, Cues cues, int from, int to) {
+        String text = from <= to ? cues.line().text().substring(from, to) : "";
+        Optional<PointsFinder.Found> points = PointsFinder.beside(text)
+                .filter(found -> found.from() > 0
+                        && DraftKeys.BLANK
+                                .matcher(text.substring(0, found.from()))
+                                .matches());
+        if (points.isEmpty() || draft.points.isPresent()) {
+            return to;
+        }
+        draft.points = Optional.of(points.get().points());
+        return from + points.get().from();
+    }
+
+    private static boolean isTicked(Optional<Label> label) {
+        return label.filter(l -> l.kind() == Label.Kind.BOX)
+                .filter(l -> l.printed()
+                        .toLowerCase(Locale.ROOT)
+                        .matches("[\u2611\u2612]|[\\[(]\\s?[x*\u2713\u2714\u2022\u25cf]\\s?[\\])]"))
+                .isPresent();
+    }
+
+    private void addOption(Draft draft, Cues cues, int from, int end) {
+        int to = withoutPointsBehindRule(draft, cues, from, end);
+        if (from <= to) {
+            draft.options
+                    .get(draft.options.size() - 1)
+                    .segments
+                    .add(new Segment(cues.line().number(), from, to));
+        }
+    }
+
+    private Optional<Label> optionLabel(Cues cues) {
+        return habits.optionLabel(cues)
+                .or(() -> cues.labels().stream()
+                        .filter(label -> label.kind() != Label.Kind.CODE && label.kind() != Label.Kind.NUMBER)
+                        .findFirst());
+    }
+}

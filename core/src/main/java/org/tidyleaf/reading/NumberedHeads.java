@@ -1,0 +1,138 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.tidyleaf.reading.Cues.Trait;
+
+/** Numbers and worded numbers that head groups of questions instead of numbering questions. */
+final class NumberedHeads {
+
+    private NumberedHeads() {}
+
+    /**
+     * "Exercise 1 … 1) 2) 3) Exercise 2 … 4) 5)": where plain numbers count on through worded ones and ask something, the
+     * worded ones head groups of questions. Takes those out and gives their places.
+     */
+    static Set<Integer> withoutHeads(List<Cues> all, Map<String, List<Seen>> series, Map<String, List<Seen>> chains) {
+        for (String shape : List.copyOf(chains.keySet())) {
+            List<Seen> outer = chains.get(shape);
+            boolean heads = HabitFinder.isWorded(shape)
+                    && chains.entrySet().stream()
+                            .filter(e -> e.getValue().get(0).label().kind() == Label.Kind.NUMBER
+                                    && !HabitFinder.isWorded(e.getKey()))
+                            .anyMatch(e -> countsOnThrough(all, outer, series.get(e.getKey()))
+                                    || asksInEach(all, outer, series.get(e.getKey())));
+            if (heads) {
+                chains.remove(shape);
+                return outer.stream().map(Seen::piece).collect(Collectors.toSet());
+            }
+        }
+        return Set.of();
+    }
+
+    /** "4. Short answers (6 marks)" in the type of headings, and right below it a list that begins with 1: the number counts parts. */
+    static Set<Integer> withoutNumberedHeads(
+            List<Cues> all, Map<String, List<Seen>> series, Map<String, List<Seen>> chains) {
+        Set<Integer> ones = new HashSet<>();
+        series.values()
+                .forEach(seen -> seen.stream()
+                        .filter(s -> s.label().kind() == Label.Kind.NUMBER
+                                && s.label().ordinal() == 1)
+                        .forEach(s -> ones.add(s.piece())));
+        Set<Integer> heads = new HashSet<>();
+        for (String shape : List.copyOf(chains.keySet())) {
+            List<Seen> kept = new ArrayList<>();
+            for (Seen seen : chains.get(shape)) {
+                Cues cues = all.get(seen.piece());
+                boolean headed = ones.contains(seen.piece() + 1)
+                        && cues.is(Trait.HEADING)
+                        && !cues.is(Trait.QUESTION_MARK)
+                        && !HabitFinder.isWorded(shape)
+                        && seen.label().kind() == Label.Kind.NUMBER;
+                boolean head = headed || isOverDeeperQuestions(all, seen, series.get(shape + ">"));
+                if (head) {
+                    heads.add(seen.piece());
+                } else {
+                    kept.add(seen);
+                }
+            }
+            if (!kept.isEmpty()) {
+                chains.put(shape, kept);
+            }
+        }
+        return heads;
+    }
+
+    /** "1. Tick the right answer." and right below, further in, numbers from 1 that have their own places to answer. */
+    private static boolean isOverDeeperQuestions(List<Cues> all, Seen head, @Nullable List<Seen> deeper) {
+        if (deeper == null || HabitFinder.asksForOrder(all.get(head.piece()))) {
+            return false;
+        }
+        int answered = 0;
+        int count = 0;
+        for (Seen seen : deeper) {
+            boolean next = seen.piece() > head.piece() && seen.label().ordinal() == count + 1;
+            if (next) {
+                count++;
+                answered += isAnswered(all, seen.piece()) && !NumberedLists.isBlank(all, seen) ? 1 : 0;
+            } else if (count > 0) {
+                break;
+            }
+        }
+        boolean close = deeper.stream().anyMatch(seen -> seen.piece() == head.piece() + 1);
+        return close && count > 1 && answered * 3 >= count * 2;
+    }
+
+    private static boolean countsOnThrough(List<Cues> all, List<Seen> outer, List<Seen> inner) {
+        long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
+        long asking = inner.stream().filter(s -> asks(all, s.piece())).count();
+        int first = outer.get(0).piece();
+        boolean behind = inner.stream().allMatch(s -> s.piece() > first);
+        return restarts == 1 && inner.size() > outer.size() && asking * 2 >= inner.size() && behind;
+    }
+
+    /** "Exercise 1: 1) … 2) … Exercise 2: 1) … 2) …": numbers that begin anew in several and ask by themselves. */
+    private static boolean asksInEach(List<Cues> all, List<Seen> outer, List<Seen> inner) {
+        long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
+        long asking = inner.stream().filter(s -> isAnswered(all, s.piece())).count();
+        long questions = outer.stream()
+                .filter(s -> all.get(s.piece()).is(Trait.QUESTION_MARK))
+                .count();
+        if (questions * 2 > outer.size()) {
+            return false;
+        }
+        int first = outer.get(0).piece();
+        boolean behind = inner.stream().allMatch(s -> s.piece() > first);
+        return restarts > 1 && inner.size() > restarts && behind && asking * 3 >= inner.size() * 2;
+    }
+
+    static boolean asks(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        boolean judged = cues.text().matches(".*\\b[TVRWJP]\\s*/?\\s*[FOWN]\\W*");
+        boolean lettered = piece + 1 < all.size()
+                && all.get(piece + 1).labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
+        return judged || lettered || cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) || cues.is(Trait.ENDS_SENTENCE);
+    }
+
+    static boolean isPointed(List<Cues> all, int piece) {
+        String text = all.get(piece).text();
+        return PointsFinder.beside(text).isPresent()
+                || PointsFinder.bareBeside(text).isPresent();
+    }
+
+    /** Whether a line has its own place to answer: a gap, a pair to judge by, or options right below it. */
+    private static boolean isAnswered(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        boolean options = piece + 1 < all.size()
+                && all.get(piece + 1).labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.BOX
+                                || label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
+        boolean sentence = cues.is(Trait.ENDS_SENTENCE) && cues.words().size() > 2;
+        return options || sentence || cues.is(Trait.GAP) || StemTrimmer.endsWithPair(cues.text());
+    }
+}
