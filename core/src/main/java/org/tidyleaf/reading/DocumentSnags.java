@@ -18,6 +18,9 @@ final class DocumentSnags {
     private static final int SHORTEST_SENTENCE = 4;
 
     /** Characters that a font of signs drew, or that stand for what could not be decoded. */
+    /** "___ building comb": something is to be written before it. */
+    private static final Pattern BLANK_BEFORE = Pattern.compile("\\s*(?:_{2,}|[(\\[]\\s{1,4}[)\\]])\\s+\\p{L}{2}");
+
     private static final Pattern UNREADABLE = Pattern.compile("[\\x{E000}-\\x{F8FF}\\x{FFFD}]");
 
     /** A blank before a comma or a full stop within a sentence: what stood there is gone. */
@@ -98,6 +101,11 @@ final class DocumentSnags {
                     0,
                     line,
                     "A long text was set aside. If it is a passage or part of a question, say so here."));
+        } else if (among
+                && !cues.is(Cues.Trait.WRITING_LINE)
+                && BLANK_BEFORE.matcher(cues.text()).lookingAt()) {
+            snags.add(
+                    new Snag("left-over", 0, line, "A line with a blank to fill was set aside. Say here what it is."));
         } else if (among && cues.lead().isEmpty() && isSentence(cues)) {
             snags.add(new Snag(
                     "left-over", 0, line, "A sentence was set aside. If candidates need it, say here what it is."));

@@ -190,7 +190,8 @@ final class KeyListFinder {
         boolean whole = starts.size() > 1 && text.substring(0, starts.get(0)).isBlank();
         for (int i = 0; whole && i < starts.size(); i++) {
             int end = i + 1 < starts.size() ? starts.get(i + 1) : text.length();
-            reader.ofPart(heads.get(i), text.substring(ends.get(i), end).strip(), line);
+            String said = text.substring(ends.get(i), end).strip().replaceFirst("[.;]$", "");
+            reader.ofPart(heads.get(i), said, line);
         }
     }
 

@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -189,6 +190,14 @@ final class NestedParts {
         List<Draft> parts = new ArrayList<>();
         for (int next = place + 1; next <= questions.size() && ofParts.contains(next); next++) {
             parts.add(questions.get(next - 1));
+        }
+        Optional<BigDecimal> each = lead.cues.stream()
+                .flatMap(cues -> PointsFinder.each(cues.text()).stream())
+                .map(found -> found.points())
+                .findFirst();
+        if (each.isPresent() && parts.stream().noneMatch(part -> part.pointed)) {
+            parts.forEach(part -> part.points = each);
+            return;
         }
         if (lead.pointed && parts.stream().noneMatch(part -> part.pointed)) {
             // What is said of the whole stands above what is said of all questions.
