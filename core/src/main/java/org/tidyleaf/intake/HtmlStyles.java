@@ -28,7 +28,7 @@ final class HtmlStyles {
     private static final Pattern BEFORE = Pattern.compile("::?before$");
 
     /** More work than this is a page made to exhaust us. */
-    private static final long MOST_LOOKS = 20_000_000;
+    private static final long MOST_LOOKS = 4_000_000;
 
     private HtmlStyles() {}
 

@@ -26,11 +26,10 @@ import org.tidyleaf.source.Place;
 /** Walks one page from its top to its end. One per call. */
 final class HtmlWalker {
 
-    private static final Set<String> BLOCKS = Set.of(
-            "address article aside blockquote body caption dd details div dl dt fieldset figcaption figure footer form h1 h2"
-                    .concat(
-                            " h3 h4 h5 h6 header hr legend li main nav ol p pre section summary table tbody td tfoot th")
-                    .concat(" thead tr ul")
+    private static final Set<String> BLOCKS =
+            Set.of(("address article aside blockquote body caption dd details div dl dt"
+                            + " fieldset figcaption figure footer form h1 h2 h3 h4 h5 h6 header hr legend li main nav ol p pre section"
+                            + " summary table tbody td tfoot th thead tr ul")
                     .split(" "));
 
     /** Fields that show nothing to write into. */

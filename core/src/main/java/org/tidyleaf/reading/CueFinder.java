@@ -31,6 +31,9 @@ final class CueFinder {
 
     private static final int EARLY = 40;
 
+    /** No rule to write on is longer; a line of nothing but dots would keep the patterns busy for minutes. */
+    private static final int LONGEST_SEARCHED = 2000;
+
     private static final Vocabulary WORDS = Vocabulary.ALL;
     private static final String DELIMITER = "\\s*(?:[:=]|\\.(?=\\s)|\\s[-\u2013](?=\\s))\\s*";
 
@@ -78,7 +81,7 @@ final class CueFinder {
     private static final Pattern SPACED = Pattern.compile("\\S\\s{3,}\\S");
 
     private static final Pattern GAP = Pattern.compile(
-            "_{3,}|_{1,2}(?: _{1,2}){2,}|\\.{5,}|\\.(?: \\.){4,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
+            "_{3,}|_{1,2}(?: _{1,2}){2,400}|\\.{5,}|\\.(?: \\.){4,400}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
     /** "… are (1) ______ .": gaps with the numbers of the questions that offer words for them. */
     private static final Pattern CLOZE = Pattern.compile("[(\\[](\\d{1,3})[)\\]]\\s*[_.\u2026]{3,}");
 
@@ -402,8 +405,13 @@ final class CueFinder {
         add(
                 traits,
                 Trait.RULE,
-                RULE.matcher(text).matches() || LONE_BULLET.matcher(text).matches());
-        add(traits, Trait.WRITING_LINE, WRITING.matcher(text).matches());
+                text.length() < LONGEST_SEARCHED
+                        && (RULE.matcher(text).matches()
+                                || LONE_BULLET.matcher(text).matches()));
+        add(
+                traits,
+                Trait.WRITING_LINE,
+                text.length() < LONGEST_SEARCHED && WRITING.matcher(text).matches());
         add(
                 traits,
                 Trait.SECTION_WORD,

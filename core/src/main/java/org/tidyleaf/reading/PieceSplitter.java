@@ -57,6 +57,9 @@ final class PieceSplitter {
     private static final Pattern GAP_WORD_FAR = Pattern.compile(
             "(?:_{3,}|\\.{5,}|\u2026|[.?!](?=\\s))[^_\\[]*?(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s*\\p{L}{2}[^\\[\\]]{0,40}])\\s*$");
 
+    /** A longer line is no question with its key, and one made of nothing but dots would keep the patterns busy for minutes. */
+    private static final int LONGEST_SEARCHED = 2000;
+
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "list") + "(?:\\s*[:=]|\\s+(?=[(\\[]?\\w{1,2}[.)\\]]))");
 
@@ -150,6 +153,9 @@ final class PieceSplitter {
 
     /** "a) wasps   b) bees        (b)": far behind the options the letter of the right one. */
     private static List<Integer> withKey(String text, List<Integer> cuts) {
+        if (text.length() > LONGEST_SEARCHED) {
+            return cuts;
+        }
         Matcher gap = GAP_KEY_FAR.matcher(text);
         if (cuts.isEmpty() && endsInBracket(text) && gap.find() && isAnswer(gap.group(1))) {
             return List.of(gap.start(1));

@@ -51,6 +51,11 @@ final class PointsFinder {
     private static final Pattern BARE_AT_END = Pattern.compile(
             "\\s*(?:\\(\\s*(\\d{1,2})\\s*\\)|[(\\[]?[_.\\s]*(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
 
+    /** A rule to write on with the points behind it is no longer. */
+    private static final int LONGEST_END = 300;
+
+    private static final int LONGEST_SEARCHED = 3000;
+
     private PointsFinder() {}
 
     /** Points at one place of a text. */
@@ -83,16 +88,23 @@ final class PointsFinder {
                 : Optional.empty();
     }
 
+    /** Looks at the last signs of a text only: a line of nothing but dots would keep the patterns busy for minutes. */
+    private static Matcher atEnd(Pattern pattern, String text) {
+        return pattern.matcher(text)
+                .region(Math.max(0, text.length() - LONGEST_END), text.length())
+                .useTransparentBounds(true);
+    }
+
     /** Points in brackets at the end of a text, or right at its beginning. */
     static Optional<Found> beside(String text) {
         String bare = text.strip();
         if (bare.endsWith(")") || bare.endsWith("]")) {
-            Matcher end = AT_END.matcher(text);
+            Matcher end = atEnd(AT_END, text);
             if (end.find()) {
                 return Optional.of(new Found(number(end), end.start(), end.end()));
             }
         }
-        Matcher scored = bare.indexOf('/') >= 0 ? SCORED.matcher(text) : null;
+        Matcher scored = bare.indexOf('/') >= 0 ? atEnd(SCORED, text) : null;
         if (scored != null && scored.find()) {
             return Optional.of(new Found(number(scored), scored.start(), scored.end()));
         }
@@ -115,7 +127,7 @@ final class PointsFinder {
 
     /** "(4)" or "/ 4" at the end of a text: points only where many questions end so. */
     static Optional<Found> bareBeside(String text) {
-        Matcher matcher = BARE_AT_END.matcher(text);
+        Matcher matcher = atEnd(BARE_AT_END, text);
         if (!matcher.find()) {
             return Optional.empty();
         }
@@ -125,6 +137,9 @@ final class PointsFinder {
 
     /** Points for each of several questions. */
     static Optional<Found> each(String text) {
+        if (text.length() > LONGEST_SEARCHED) {
+            return Optional.empty();
+        }
         for (Pattern pattern : new Pattern[] {PRODUCT, EACH_BEHIND, EACH_AFTER, EACH_BEFORE}) {
             Matcher matcher = pattern.matcher(text);
             if (matcher.find()) {

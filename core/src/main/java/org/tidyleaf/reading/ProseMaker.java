@@ -23,7 +23,7 @@ final class ProseMaker {
     private static final Pattern FORMULA = Pattern.compile("\\\\\\((.+?)\\\\\\)");
     private static final Pattern GAP = Pattern.compile(
             GapParser.FILLED
-                    + "|_{3,}|_{1,2}(?: _{1,2}){2,}|\\.{5,}|\\.(?: \\.){4,}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
+                    + "|_{3,}|_{1,2}(?: _{1,2}){2,400}|\\.{5,}|\\.(?: \\.){4,400}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
 
     private final Source source;
 

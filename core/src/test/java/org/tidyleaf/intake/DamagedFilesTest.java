@@ -21,6 +21,7 @@ import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.tidyleaf.reading.Pins;
 import org.tidyleaf.reading.Reader;
 import org.tidyleaf.reading.Reading;
@@ -102,6 +103,19 @@ class DamagedFilesTest {
             }
         }
         return bytes;
+    }
+
+    /** A line of one sign repeated is where patterns look again at every place. */
+    @ParameterizedTest
+    @ValueSource(strings = {".", ". ", ". a ", "_ ", " ", "(", "1. ", "a) "})
+    void anEndlessLineIsReadInTime(String repeated) {
+        String text =
+                "1. Who dances?\n" + repeated.repeat(100_000 / repeated.length()) + " / 3 x]\nA. workers\nB. drones\n";
+        assertTimeoutPreemptively(LONGEST, () -> {
+            Source source = new Intake().read("t.txt", text.getBytes(StandardCharsets.UTF_8));
+            assertThat(new Reader().read(source, Pins.NONE).ledger())
+                    .hasSize(source.lines().size());
+        });
     }
 
     @ParameterizedTest
