@@ -172,6 +172,29 @@ class SittingRulesTest {
     }
 
     @Test
+    void beforeItOpensNobodySeesAQuestion(Address app) {
+        String opens = java.time.LocalDateTime.now()
+                .plusDays(2)
+                .withSecond(0)
+                .withNano(0)
+                .toString();
+        String link = giveOut(app, () -> teacher.fill("[name=opens]", opens));
+        candidate.navigate(link);
+        assertThat(candidate.locator("main")).containsText("This test opens on");
+        assertThat(candidate.locator("#candidate")).hasCount(0);
+        org.assertj.core.api.Assertions.assertThat(candidate.content()).doesNotContain("four wings");
+        // Nor by a request that the page does not offer.
+        com.microsoft.playwright.APIResponse asked = candidate
+                .request()
+                .post(
+                        link + "/begin",
+                        com.microsoft.playwright.options.RequestOptions.create()
+                                .setForm(com.microsoft.playwright.options.FormData.create()
+                                        .set("candidate", "Early Bird")));
+        org.assertj.core.api.Assertions.assertThat(asked.text()).doesNotContain("four wings");
+    }
+
+    @Test
     void aSecondTryIsAScriptOfItsOwnAndTheBestCounts(Address app) {
         String link = giveOut(app, () -> {
             teacher.fill("[name=attempts]", "2");
