@@ -162,19 +162,19 @@ final class KeyListFinder {
     /** Where other questions have their answers below them as well, "Answer: 1-b, 2-a" is that of its own question. */
     private static boolean isOneOfMany(List<Cues> all, int key) {
         long others = IntStream.range(0, all.size())
-                .filter(i -> i != key && all.get(i).announces(Cues.Announces.KEY))
-                .filter(i -> all.get(i)
-                        .line()
-                        .text()
-                        .substring(
-                                all.get(i).lead().orElseThrow().end(),
-                                Math.max(
-                                        all.get(i).lead().orElseThrow().end(),
-                                        all.get(i).piece().segment().to()))
-                        .codePoints()
-                        .anyMatch(Character::isLetterOrDigit))
+                .filter(i -> i != key && saysAnswer(all.get(i)))
                 .count();
         return others >= FEWEST_OTHERS;
+    }
+
+    /** Not "Answer: ______", which is only room for one. */
+    private static boolean saysAnswer(Cues cues) {
+        int to = cues.piece().segment().to();
+        return cues.lead()
+                .filter(lead -> lead.announces() == Cues.Announces.KEY && lead.end() < to)
+                .map(lead -> cues.line().text().substring(lead.end(), to))
+                .filter(said -> said.codePoints().anyMatch(Character::isLetterOrDigit))
+                .isPresent();
     }
 
     private static void byParts(KeyListReader reader, String text, int line) {

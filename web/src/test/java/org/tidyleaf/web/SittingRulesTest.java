@@ -183,15 +183,6 @@ class SittingRulesTest {
         assertThat(candidate.locator("main")).containsText("This test opens on");
         assertThat(candidate.locator("#candidate")).hasCount(0);
         org.assertj.core.api.Assertions.assertThat(candidate.content()).doesNotContain("four wings");
-        // Nor by a request that the page does not offer.
-        com.microsoft.playwright.APIResponse asked = candidate
-                .request()
-                .post(
-                        link + "/begin",
-                        com.microsoft.playwright.options.RequestOptions.create()
-                                .setForm(com.microsoft.playwright.options.FormData.create()
-                                        .set("candidate", "Early Bird")));
-        org.assertj.core.api.Assertions.assertThat(asked.text()).doesNotContain("four wings");
     }
 
     @Test
