@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.tidyleaf.source.Blanks;
 import org.tidyleaf.source.Emphasis;
 
 /** Written content as a list of its parts, never as markup: renderers turn it into pages and files. May be empty. */
@@ -63,11 +64,16 @@ public record Prose(@JsonValue List<Inline> parts) {
 
     /** All parts in their plain form, joined, with single spaces. */
     public String plain() {
-        return parts.stream()
-                .map(Inline::plain)
-                .collect(Collectors.joining())
-                .replaceAll("\\s+", " ")
-                .strip();
+        return Blanks.single(plainParts()).strip();
+    }
+
+    private String plainParts() {
+        if (parts.size() == 1) {
+            return parts.get(0).plain();
+        }
+        StringBuilder all = new StringBuilder();
+        parts.forEach(part -> all.append(part.plain()));
+        return all.toString();
     }
 
     /** What a teacher would type to get this prose; breaks are line ends, pictures stand apart and are not in it. */

@@ -41,7 +41,8 @@ final class BareLetters {
 
     /** Where on one line "A make    B do    C build" is cut; empty where no such letters stand far apart in a row. */
     static List<Integer> cuts(String text) {
-        if (!FIRST.matcher(text).find()) {
+        boolean wide = text.indexOf('\t') >= 0 || text.contains("  ");
+        if (!wide || !FIRST.matcher(text).find()) {
             return List.of();
         }
         List<Integer> starts = new ArrayList<>();
@@ -50,8 +51,8 @@ final class BareLetters {
             String letter = matcher.group(1);
             boolean small = Character.isLowerCase(letter.charAt(0));
             boolean next = Character.toUpperCase(letter.charAt(0)) == 'A' + starts.size();
-            boolean wide = !small || matcher.group().length() > 2;
-            if (next && wide) {
+            boolean apart = !small || matcher.group().length() > 2;
+            if (next && apart) {
                 starts.add(matcher.start());
             }
         }

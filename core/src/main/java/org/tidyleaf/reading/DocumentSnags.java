@@ -17,11 +17,8 @@ final class DocumentSnags {
 
     private static final int SHORTEST_SENTENCE = 4;
 
-    /** Characters that a font of signs drew, or that stand for what could not be decoded. */
     /** "___ building comb": something is to be written before it. */
     private static final Pattern BLANK_BEFORE = Pattern.compile("\\s*(?:_{2,}|[(\\[]\\s{1,4}[)\\]])\\s+\\p{L}{2}");
-
-    private static final Pattern UNREADABLE = Pattern.compile("[\\x{E000}-\\x{F8FF}\\x{FFFD}]");
 
     /** A blank before a comma or a full stop within a sentence: what stood there is gone. */
     private static final Pattern HOLE = Pattern.compile("\\p{L}(?<!\\b[a-zA-Z]) +[,.](?=\\s+\\p{L}{2})");
@@ -113,13 +110,18 @@ final class DocumentSnags {
     }
 
     private static void unreadable(Line line, int owner, List<Snag> snags) {
-        if (owner > 0 && UNREADABLE.matcher(line.text()).find()) {
+        if (owner > 0 && isUnreadable(line.text())) {
             snags.add(new Snag(
                     "formula-to-check",
                     owner,
                     line.number(),
                     "Some signs here could not be read. Compare them with your document and type them anew."));
         }
+    }
+
+    /** Signs of a font's own, and the one that stands for all that could not be decoded. */
+    private static boolean isUnreadable(String text) {
+        return text.chars().anyMatch(sign -> sign >= '\uE000' && sign <= '\uF8FF' || sign == '\uFFFD');
     }
 
     /** Programs that save in another format drop formulas without a word; the sentence shows where. */

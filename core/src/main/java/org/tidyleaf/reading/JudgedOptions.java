@@ -75,8 +75,11 @@ final class JudgedOptions {
         List<Matcher> matchers = new ArrayList<>();
         for (Draft.OptionDraft option : draft.options) {
             Segment last = option.segments.get(option.segments.size() - 1);
-            Matcher matcher = pattern.matcher(prose.raw(last));
-            if (!matcher.matches()) {
+            String text = prose.raw(last);
+            boolean apart =
+                    text.indexOf('\t') >= 0 || text.contains("   ") || text.indexOf('(') > 0 || text.indexOf('[') > 0;
+            Matcher matcher = pattern.matcher(text);
+            if (!apart || !matcher.matches()) {
                 return List.of();
             }
             matchers.add(matcher);

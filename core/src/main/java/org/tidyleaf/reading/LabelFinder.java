@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -92,14 +93,27 @@ final class LabelFinder {
             // "[x]" is a ticked box and no letter.
             return labels;
         }
-        number(text, at, end, labels);
-        worded(text, at, end, labels);
+        boolean letters = at < end && Character.isLetter(text.charAt(at));
+        if (!letters || mayBeWorded(text, at, end)) {
+            number(text, at, end, labels);
+            worded(text, at, end, labels);
+        }
         letter(text, at, end, labels);
         roman(text, at, end, labels);
         sign(BULLET, Label.Kind.BULLET, text, at, end, labels);
         code(text, at, end, labels);
         decimal(text, at, end, labels);
         return labels;
+    }
+
+    /** A cheap look before the patterns with words are tried: whether the first word here can begin any of them. */
+    private static boolean mayBeWorded(String text, int at, int end) {
+        int behind = at;
+        while (behind < end && Character.isLetter(text.charAt(behind))) {
+            behind++;
+        }
+        Set<String> first = Set.of(text.substring(at, behind).toLowerCase(Locale.ROOT));
+        return Vocabulary.ALL.mentions(first, "question", "option", "answer", "bonus");
     }
 
     private static void worded(String text, int at, int end, List<Label> labels) {

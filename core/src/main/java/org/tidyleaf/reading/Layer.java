@@ -1,7 +1,6 @@
 package org.tidyleaf.reading;
 
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
@@ -41,15 +40,9 @@ final class Layer {
                 from[to] = moves.from()[i];
             }
         }
-        int[] order = IntStream.range(0, count).toArray();
-        if (count > beam) {
-            order = Arrays.stream(order)
-                    .boxed()
-                    .sorted(Comparator.comparingDouble(i -> -best[i]))
-                    .limit(beam)
-                    .mapToInt(i -> i)
-                    .toArray();
-        }
+        int[] order = count > beam
+                ? Arrays.copyOf(byScore(best), beam)
+                : IntStream.range(0, count).toArray();
         int[] kept = new int[count];
         Arrays.fill(kept, -1);
         Step[] steps = new Step[order.length];
@@ -62,6 +55,20 @@ final class Layer {
             kept[order[i]] = i;
         }
         return new Layer(steps, scores, before, kept);
+    }
+
+    /** The places of the scores, the best first, equal ones as they stand; there are few, so each is put in where it belongs. */
+    private static int[] byScore(double[] scores) {
+        int[] order = new int[scores.length];
+        for (int i = 0; i < scores.length; i++) {
+            int at = i;
+            while (at > 0 && scores[order[at - 1]] < scores[i]) {
+                order[at] = order[at - 1];
+                at--;
+            }
+            order[at] = i;
+        }
+        return order;
     }
 
     int size() {

@@ -24,8 +24,9 @@ final class ListedOrder {
 
     /** The order asked for; empty where the sentence lists nothing, or its key is no order of what it lists. */
     static Optional<Order> find(Particulars particulars, GatheredKey key) {
-        Matcher listed = LISTED.matcher(particulars.stem().typed());
-        if (particulars.stem().gapCount() > 0 || !listed.matches()) {
+        String asked = particulars.stem().typed();
+        Matcher listed = LISTED.matcher(asked);
+        if (asked.indexOf(':') < 0 || particulars.stem().gapCount() > 0 || !listed.matches()) {
             return Optional.empty();
         }
         List<String> items = split(listed.group(2));
@@ -36,9 +37,9 @@ final class ListedOrder {
         if (items.size() < FEWEST || !known || new HashSet<>(items).size() < items.size()) {
             return Optional.empty();
         }
-        Prose asked = particulars.stem().cut(0, listed.end(1));
+        Prose lead = particulars.stem().cut(0, listed.end(1));
         return Optional.of(new Order(
-                particulars.withStem(asked),
+                particulars.withStem(lead),
                 items.stream().map(Prose::of).toList(),
                 key.text().isEmpty() ? List.of() : order));
     }

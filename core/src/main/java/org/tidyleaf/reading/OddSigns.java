@@ -2,6 +2,8 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * "#the queen", "the drone", "the guard": below each of several numbers one bare line begins with a sign that its neighbours
@@ -17,8 +19,13 @@ final class OddSigns {
     private OddSigns() {}
 
     static void mark(List<Cues> all) {
+        Set<Integer> beginnings = all.stream()
+                .map(cues -> cues.text().strip())
+                .filter(text -> !text.isEmpty())
+                .map(text -> (int) text.charAt(0))
+                .collect(Collectors.toSet());
         for (char sign : SIGNS.toCharArray()) {
-            List<Integer> marked = marked(all, sign);
+            List<Integer> marked = beginnings.contains((int) sign) ? marked(all, sign) : List.of();
             if (marked.size() >= FEWEST) {
                 marked.forEach(piece -> {
                     int from = all.get(piece).piece().segment().from();

@@ -39,14 +39,17 @@ final class OptionColumns {
         while (place + rows.size() < lines.size() && rows.size() < MOST_ROWS) {
             Line line = lines.get(place + rows.size());
             List<Label> row = line.layout().cell().isEmpty() ? letters(line.text()) : List.of();
-            if (row.isEmpty() || !rows.isEmpty() && row.size() > rows.get(0).size()) {
+            boolean lone = rows.isEmpty() && row.size() < 2;
+            if (row.isEmpty()
+                    || lone
+                    || !rows.isEmpty() && row.size() > rows.get(0).size()) {
                 break;
             }
             rows.add(row);
         }
         for (int count = rows.size(); count > 1; count--) {
             List<List<Label>> block = rows.subList(0, count);
-            if (block.get(0).size() > 1 && runsDown(block)) {
+            if (runsDown(block)) {
                 return Optional.of(new Block(count, pieces(place, block)));
             }
         }

@@ -79,7 +79,7 @@ final class Passages {
 
     /** Their texts, without the numbers in their margins unless somebody asks about a line by its number. */
     List<Stimulus> stimuli(Source source, ProseMaker prose) {
-        boolean numbered = LineNumbers.areNeeded(source);
+        boolean numbered = !passages.isEmpty() && LineNumbers.areNeeded(source);
         List<Stimulus> stimuli = new ArrayList<>();
         for (Passage passage : passages) {
             List<Segment> text = numbered ? passage.segments() : LineNumbers.without(source, passage.segments());

@@ -153,11 +153,11 @@ final class PieceSplitter {
 
     /** "a) wasps   b) bees        (b)": far behind the options the letter of the right one. */
     private static List<Integer> withKey(String text, List<Integer> cuts) {
-        if (text.length() > LONGEST_SEARCHED) {
+        if (text.length() > LONGEST_SEARCHED || !endsInBracket(text)) {
             return cuts;
         }
         Matcher gap = GAP_KEY_FAR.matcher(text);
-        if (cuts.isEmpty() && endsInBracket(text) && gap.find() && isAnswer(gap.group(1))) {
+        if (cuts.isEmpty() && gap.find() && isAnswer(gap.group(1))) {
             return List.of(gap.start(1));
         }
         Matcher word = GAP_WORD_FAR.matcher(text);
@@ -166,8 +166,7 @@ final class PieceSplitter {
         }
         Matcher letter = KEY_FAR.matcher(text);
         Matcher key = letter.find() ? letter : BOXED_KEY.matcher(text);
-        boolean behind =
-                cuts.size() > 1 && endsInBracket(text) && key.find(0) && key.start(1) > cuts.get(cuts.size() - 1);
+        boolean behind = cuts.size() > 1 && key.find(0) && key.start(1) > cuts.get(cuts.size() - 1);
         if (!behind) {
             return cuts;
         }
@@ -253,12 +252,17 @@ final class PieceSplitter {
         return starts.size() >= CONVINCING_RUN ? starts.stream().skip(1).toList() : List.of();
     }
 
+    /** A cheap look before the pattern is tried: typed boxes begin with a bracket, drawn ones are signs of no alphabet. */
+    private static boolean mayHaveBox(String text) {
+        return text.chars().anyMatch(sign -> sign == '[' || sign == '(' || sign >= '\u25a1');
+    }
+
     /** "[ ] 45°   [x] 90°": boxes side by side, each with its option. */
     private static List<Integer> boxes(String text) {
         List<Integer> starts = new ArrayList<>();
         List<Integer> rings = new ArrayList<>();
         Matcher matcher = BOX.matcher(text);
-        while (matcher.find()) {
+        while (mayHaveBox(text) && matcher.find()) {
             starts.add(matcher.start());
         }
         Matcher ring = LETTER_AS_RING.matcher(text);

@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
+import org.tidyleaf.source.Blanks;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
@@ -38,7 +39,22 @@ final class ProseMaker {
 
     /** How many places to write in a text has. */
     static int gapsIn(String text) {
-        return (int) GAP.matcher(text).results().count();
+        return mayHaveGap(text) ? (int) GAP.matcher(text).results().count() : 0;
+    }
+
+    /** Most texts hold no sign that a gap begins with, which is seen faster than the pattern finds none. */
+    private static boolean mayHaveGap(String text) {
+        for (int i = 0; i < text.length() - 1; i++) {
+            char sign = text.charAt(i);
+            char next = text.charAt(i + 1);
+            boolean rule =
+                    (sign == '_' || sign == '.') && (next == sign || next == ' ') || sign == '\u2026' && next == sign;
+            boolean bracket = (sign == '[' || sign == '(') && Character.isWhitespace(next);
+            if (rule || bracket) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The text of a place as it stands. */
@@ -132,7 +148,7 @@ final class ProseMaker {
             List<Inline> parts, String text, Set<Emphasis> emphasis, boolean gaps, int[] gapNumber) {
         Matcher formula = FORMULA.matcher(text);
         int at = 0;
-        while (formula.find()) {
+        while (text.indexOf('\\') >= 0 && formula.find()) {
             addPlain(parts, text.substring(at, formula.start()), emphasis, gaps, gapNumber);
             parts.add(new Inline.Formula(formula.group(1)));
             at = formula.end();
@@ -143,7 +159,7 @@ final class ProseMaker {
     private static void addPlain(List<Inline> parts, String text, Set<Emphasis> emphasis, boolean gaps, int[] number) {
         Matcher gap = GAP.matcher(text);
         int at = 0;
-        while (gaps && gap.find()) {
+        while (gaps && (at > 0 || mayHaveGap(text)) && gap.find()) {
             String before = text.substring(at, gap.start());
             addIfAny(parts, withoutGapNumber(before, number[0] + 1), emphasis);
             parts.add(new Inline.Gap(++number[0]));
@@ -159,7 +175,7 @@ final class ProseMaker {
     }
 
     private static void addIfAny(List<Inline> parts, String text, Set<Emphasis> emphasis) {
-        String spaced = text.replaceAll("\\s+", " ");
+        String spaced = Blanks.single(text);
         if (!spaced.isEmpty()) {
             parts.add(new Inline.Text(spaced, emphasis));
         }

@@ -163,10 +163,11 @@ final class QuestionMaker {
                 return new SingleChoice(particulars, judgementOptions(three.get()), chosen);
             }
         }
-        if (hasOnlyBlanks(draft)) {
+        boolean blank = draft.options.stream().anyMatch(this::hasGap);
+        if (blank && hasOnlyBlanks(draft)) {
             return blanks(draft, particulars, key.text().orElse(""));
         }
-        if (isBegunList(draft)) {
+        if (blank && isBegunList(draft)) {
             return begunList(draft, particulars, key.text().orElse(""));
         }
         if (isSpellings(draft, particulars) || isLoneAnswer(draft, particulars, key)) {
@@ -182,6 +183,12 @@ final class QuestionMaker {
             return new TrueFalse(particulars, judgementOptions(words), key.chosen());
         }
         return open(draft, particulars, key);
+    }
+
+    private boolean hasGap(Draft.OptionDraft option) {
+        String text =
+                String.join(" ", option.segments.stream().map(source::text).toList());
+        return ProseMaker.gapsIn(text) > 0;
     }
 
     /** "a. ____ b. ____": lettered places to write, as many answers as there are letters. */

@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Option;
 import org.tidyleaf.question.PictureLabel;
+import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.SomeCases;
 import org.tidyleaf.question.TableEntry;
@@ -70,11 +71,9 @@ final class SnagFinder {
         if (!read.question().isKeyed()) {
             unkeyed(place, draft, read, key);
         }
-        boolean namesFigure = FIGURE_NAMED
-                .matcher(read.question().particulars().stem().plain())
-                .find();
-        boolean hasFigure = !read.question().particulars().stem().pictures().isEmpty() || draft.stimulus >= 0;
-        if (namesFigure && !hasFigure) {
+        Prose stem = read.question().particulars().stem();
+        boolean hasFigure = !stem.pictures().isEmpty() || draft.stimulus >= 0;
+        if (!hasFigure && namesFigure(stem.plain())) {
             add(
                     "figure-absent",
                     place,
@@ -90,6 +89,11 @@ final class SnagFinder {
         if (read.question() instanceof ChoiceQuestion choice) {
             options(place, draft, choice);
         }
+    }
+
+    private static boolean namesFigure(String text) {
+        return Vocabulary.ALL.mentions(Vocabulary.wordsOf(text), "figure")
+                && FIGURE_NAMED.matcher(text).find();
     }
 
     private void unkeyed(int place, Draft draft, ReadQuestion read, GatheredKey key) {

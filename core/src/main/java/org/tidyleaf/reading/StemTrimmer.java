@@ -136,21 +136,35 @@ final class StemTrimmer {
             rest = withoutJudgement(draft, rest);
             rest = draft.stem.isEmpty() ? withoutLead(draft, withoutDash(rest)) : rest;
         }
+        rest = withoutBlanks(draft, rest);
+        if (!source.text(rest).isBlank()) {
+            filledGaps(draft, source.text(rest));
+            draft.stem.add(rest);
+        }
+    }
+
+    /** Rules before and behind the sentence are where its answer goes. */
+    private Segment withoutBlanks(Draft draft, Segment segment) {
+        if (!mayHaveBlank(source.text(segment))) {
+            return segment;
+        }
+        Segment rest = segment;
         Matcher before = BLANK_BEFORE.matcher(source.text(rest));
         if (draft.stem.isEmpty() && before.lookingAt() && ProseMaker.gapsIn(source.text(rest)) == 1) {
-            draft.writing.add(whole.line());
+            draft.writing.add(segment.line());
             rest = new Segment(rest.line(), rest.from() + before.end(), rest.to());
         }
         Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
         boolean gap = NUMBERED_BLANK.matcher(source.text(rest)).matches() || isFurtherBlank(draft, source.text(rest));
         if (!gap && blank.find()) {
-            draft.writing.add(whole.line());
+            draft.writing.add(segment.line());
             rest = new Segment(rest.line(), rest.from(), rest.from() + blank.start());
         }
-        if (!source.text(rest).isBlank()) {
-            filledGaps(draft, source.text(rest));
-            draft.stem.add(rest);
-        }
+        return rest;
+    }
+
+    private static boolean mayHaveBlank(String text) {
+        return text.indexOf('_') >= 0 || text.indexOf('\u2026') >= 0 || text.contains("..");
     }
 
     /** "(i) an open cell, ........" above "(ii) a sealed cell. ........": what is a gap in the one is a gap in the other. */
@@ -162,7 +176,9 @@ final class StemTrimmer {
     /** "… T / F  ........": behind the pair to judge by, room to say why. */
     private Segment withoutReason(Draft draft, Segment segment) {
         Matcher rule = RULE_BEHIND.matcher(source.text(segment));
-        boolean reason = rule.find() && endsWithPair(source.text(segment).substring(0, rule.start()));
+        boolean reason = mayHaveBlank(source.text(segment))
+                && rule.find()
+                && endsWithPair(source.text(segment).substring(0, rule.start()));
         if (!reason) {
             return segment;
         }
@@ -173,7 +189,7 @@ final class StemTrimmer {
     /** An instructor's copy has the answers on the rules. */
     private static void filledGaps(Draft draft, String text) {
         Matcher matcher = FILLED.matcher(text);
-        while (matcher.find()) {
+        while (text.indexOf('_') >= 0 && matcher.find()) {
             draft.gapAnswers.add(GapParser.accepted(matcher.group("filled"), 1).get(0));
             draft.gapsFilled = true;
         }
@@ -225,7 +241,8 @@ final class StemTrimmer {
     private Segment withoutDifficulty(Segment segment) {
         String text = source.text(segment);
         Matcher matcher = DIFFICULTY.matcher(text);
-        while (matcher.find()) {
+        boolean bracketed = text.indexOf('(') >= 0 || text.indexOf('[') >= 0;
+        while (bracketed && matcher.find()) {
             boolean all = matcher.start() == 0 && matcher.end() == text.length();
             if (all) {
                 return new Segment(segment.line(), segment.to(), segment.to());
@@ -316,7 +333,9 @@ final class StemTrimmer {
     private Segment withoutJudgement(Draft draft, Segment segment) {
         String text = source.text(segment);
         Matcher said = SAID_BEHIND.matcher(text);
-        if (draft.judgement.isEmpty()
+        boolean bracketed = text.indexOf(')') >= 0 || text.indexOf(']') >= 0;
+        if (bracketed
+                && draft.judgement.isEmpty()
                 && said.find()
                 && AnswerParser.judgement(said.group(1)).isPresent()) {
             draft.judgement = List.of("True", "False");
@@ -324,7 +343,9 @@ final class StemTrimmer {
             return new Segment(segment.line(), segment.from(), segment.from() + said.start());
         }
         Matcher far = SAID_FAR.matcher(text);
-        if (draft.judgement.isEmpty()
+        boolean spaced = text.indexOf('\t') >= 0 || text.contains("  ");
+        if (spaced
+                && draft.judgement.isEmpty()
                 && far.find()
                 && AnswerParser.judgement(far.group(1)).isPresent()) {
             draft.judgement = List.of("True", "False");

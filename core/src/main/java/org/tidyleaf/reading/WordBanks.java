@@ -58,6 +58,9 @@ final class WordBanks {
 
     /** The words that the text lists behind its colon; empty where it lists none. */
     static List<String> named(String text) {
+        if (text.indexOf(':') < 0 && text.indexOf('-') < 0 && text.indexOf('\u2013') < 0) {
+            return List.of();
+        }
         Matcher line = LINE.matcher(text);
         Matcher named = NAMED.matcher(text);
         return line.matches() ? list(line.group(1)) : named.matches() ? list(named.group(1)) : List.of();

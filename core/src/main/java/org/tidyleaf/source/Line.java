@@ -38,7 +38,7 @@ public record Line(int number, String text, int labelEnd, List<Span> spans, Layo
 
     /** Whether four in five of the letters and digits between the two places carry the emphasis. */
     public boolean isMostly(Emphasis emphasis, int from, int to) {
-        if (spans.stream().noneMatch(span -> span.emphasis().contains(emphasis))) {
+        if (!hasAny(emphasis)) {
             return false;
         }
         int marked = 0;
@@ -50,6 +50,15 @@ public record Line(int number, String text, int labelEnd, List<Span> spans, Layo
             }
         }
         return all > 0 && marked * 5 >= all * 4;
+    }
+
+    private boolean hasAny(Emphasis emphasis) {
+        for (Span span : spans) {
+            if (span.emphasis().contains(emphasis)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean carries(Emphasis emphasis, int at) {
