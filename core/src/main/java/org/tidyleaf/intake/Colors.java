@@ -13,9 +13,14 @@ final class Colors {
         if (!hex.matches("[0-9a-fA-F]{6}")) {
             return false;
         }
-        int red = Integer.parseInt(hex.substring(0, 2), 16);
-        int green = Integer.parseInt(hex.substring(2, 4), 16);
-        int blue = Integer.parseInt(hex.substring(4, 6), 16);
+        return isColored(Integer.parseInt(hex, 16));
+    }
+
+    /** @param rgb eight bits each for red, green, blue; what is above them does not matter */
+    static boolean isColored(int rgb) {
+        int red = rgb >> 16 & 0xFF;
+        int green = rgb >> 8 & 0xFF;
+        int blue = rgb & 0xFF;
         return Math.max(red, Math.max(green, blue)) - Math.min(red, Math.min(green, blue)) >= GREY;
     }
 }

@@ -58,16 +58,13 @@ final class PdfColumns {
             int end = from;
             int left = 0;
             int right = 0;
-            int texts = 0;
             while (end < rows.size() && isClear(rows.get(end), x)) {
                 left += rows.get(end).left() < x ? 1 : 0;
                 right += rows.get(end).right() > x ? 1 : 0;
-                texts += isText(rows.get(end), x) ? 1 : 0;
                 end++;
             }
-            boolean both =
-                    texts * 3 >= right && left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from;
-            if (both && end > best.end()) {
+            boolean both = left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from;
+            if (both && end > best.end() && texts(rows.subList(from, end), x) * 3 >= right) {
                 best = new Block(end, x);
             }
         }
@@ -143,6 +140,10 @@ final class PdfColumns {
                 .sorted()
                 .toArray();
         return distances.length == 0 ? 0 : (float) distances[distances.length / 2];
+    }
+
+    private static long texts(List<PdfRow> rows, float x) {
+        return rows.stream().filter(row -> isText(row, x)).count();
     }
 
     /** "T / F" or a blank to the right of each line is no column of its own. */

@@ -5,8 +5,10 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.contentstream.operator.Operator;
@@ -19,8 +21,10 @@ import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingDeviceRGBCol
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDFontDescriptor;
 import org.apache.pdfbox.pdmodel.graphics.PDXObject;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.apache.pdfbox.text.TextPosition;
@@ -40,6 +44,14 @@ final class PdfPageReader extends PDFTextStripper {
     private final List<PdfPage.Picture> pictures = new ArrayList<>();
     private final PdfPaths paths = new PdfPaths();
     private float pageHeight;
+
+    /** How each font looks by itself. */
+    private final Map<PDFont, EnumSet<Emphasis>> ofFonts = new IdentityHashMap<>();
+
+    /** Neighbouring glyphs have the same colour, which is long to work out. */
+    private PDColor lastColor;
+
+    private boolean lastIsColored;
 
     PdfPageReader() {
         addOperator(new SetNonStrokingColorSpace(this));
@@ -90,9 +102,17 @@ final class PdfPageReader extends PDFTextStripper {
     }
 
     private Set<Emphasis> look(TextPosition position) {
-        Set<Emphasis> look = EnumSet.noneOf(Emphasis.class);
-        String font = String.valueOf(position.getFont().getName()).toLowerCase(Locale.ROOT);
-        PDFontDescriptor descriptor = position.getFont().getFontDescriptor();
+        Set<Emphasis> look = EnumSet.copyOf(ofFonts.computeIfAbsent(position.getFont(), PdfPageReader::look));
+        if (isColored(getGraphicsState().getNonStrokingColor())) {
+            look.add(Emphasis.COLOR);
+        }
+        return look;
+    }
+
+    private static EnumSet<Emphasis> look(PDFont face) {
+        EnumSet<Emphasis> look = EnumSet.noneOf(Emphasis.class);
+        String font = String.valueOf(face.getName()).toLowerCase(Locale.ROOT);
+        PDFontDescriptor descriptor = face.getFontDescriptor();
         boolean heavy = descriptor != null && (descriptor.isForceBold() || descriptor.getFontWeight() >= 600);
         if (heavy || font.contains("bold") || font.contains("black") || font.contains("heavy")) {
             look.add(Emphasis.BOLD);
@@ -100,16 +120,20 @@ final class PdfPageReader extends PDFTextStripper {
         if (font.contains("italic") || font.contains("oblique") || descriptor != null && descriptor.isItalic()) {
             look.add(Emphasis.ITALIC);
         }
-        if (isColored()) {
-            look.add(Emphasis.COLOR);
-        }
         return look;
     }
 
-    private boolean isColored() {
+    private boolean isColored(PDColor color) {
+        if (color != lastColor) {
+            lastColor = color;
+            lastIsColored = worksOutColored(color);
+        }
+        return lastIsColored;
+    }
+
+    private static boolean worksOutColored(PDColor color) {
         try {
-            int rgb = getGraphicsState().getNonStrokingColor().toRGB();
-            return Colors.isColored(String.format("%06x", rgb & 0xFFFFFF));
+            return Colors.isColored(color.toRGB());
         } catch (IOException | RuntimeException unknown) {
             // A colour that can't be worked out marks nothing.
             return false;

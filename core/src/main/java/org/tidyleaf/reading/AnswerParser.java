@@ -11,6 +11,8 @@ import java.util.regex.Pattern;
 /** Understands what an answer line says: letters, the words of options, true or false. */
 final class AnswerParser {
 
+    private static final Pattern BETWEEN_WORDS = Pattern.compile("[\\s\\p{Punct}\u2019\u2018\u201c\u201d]+");
+
     private static final Pattern ONE = Pattern.compile("[(\\[]?\\b([A-Za-z]|\\d{1,2}|[ivxIVX]{2,4})\\b[)\\].:]?");
     private static final Pattern LETTERS = Vocabulary.pattern(
             "\\s*[(\\[]?([A-Z]|\\d{1,2}|[ivx]{2,4})[)\\].:]?(?:\\s*(?:[,;/&+]|" + Vocabulary.ALL.either("and")
@@ -116,8 +118,9 @@ final class AnswerParser {
     }
 
     static String bare(String text) {
-        return text.toLowerCase(Locale.ROOT)
-                .replaceAll("[\\s\\p{Punct}\u2019\u2018\u201c\u201d]+", " ")
+        return BETWEEN_WORDS
+                .matcher(text.toLowerCase(Locale.ROOT))
+                .replaceAll(" ")
                 .strip();
     }
 }

@@ -188,7 +188,9 @@ final class CueFinder {
     private static void markLoneJudgements(List<Cues> all) {
         for (int i = 0; i < all.size(); i++) {
             // "… True /" wraps: the word below it is half of the pair.
-            if (i > 0 && HALF_PAIR.matcher(all.get(i - 1).text()).find()) {
+            if (i > 0
+                    && all.get(i).is(Trait.JUDGEMENT_WORD)
+                    && HALF_PAIR.matcher(all.get(i - 1).text()).find()) {
                 all.get(i).traits().remove(Trait.JUDGEMENT_WORD);
             }
             boolean above = i > 0 && all.get(i - 1).is(Trait.JUDGEMENT_WORD);

@@ -17,9 +17,9 @@ final class GapParser {
     private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:](?!\\d)\\s*");
     private static final Pattern ROMAN = Pattern.compile("(?:^|[\\s,;])[(\\[]?[ivx]{1,4}[)\\].:]\\s+");
     private static final Pattern LETTERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?[a-h][)\\].:]\\s+");
-    private static final String OTHER_SPELLING =
-            "\\s*(?:(?<!\\d|\\d\\s?\\p{L}{1,3})/|/(?!\\d|\\p{L}{1,3}\\b)|;|\\||(?<=\\s)(?-i:"
-                    + Vocabulary.ALL.either("or") + ")(?=\\s))\\s*";
+    private static final Pattern OTHER_SPELLING =
+            Vocabulary.pattern("\\s*(?:(?<!\\d|\\d\\s?\\p{L}{1,3})/|/(?!\\d|\\p{L}{1,3}\\b)|;|\\||(?<=\\s)(?-i:"
+                    + Vocabulary.ALL.either("or") + ")(?=\\s))\\s*");
 
     private static final Pattern ALSO =
             Vocabulary.pattern("\\s*\\(\\s*" + Vocabulary.ALL.either("and", "accepted") + "\\b\\s*:?\\s*([^)]*)\\)");
@@ -133,7 +133,7 @@ final class GapParser {
                 .matcher(behind)
                 .replaceAll(found -> isSpelledAlike(found.group(1), found.group(2)) ? "$1 / $2" : "$0")
                 .replaceAll("[;,]$", "");
-        return Arrays.stream(Vocabulary.pattern(OTHER_SPELLING).split(bare))
+        return Arrays.stream(OTHER_SPELLING.split(bare))
                 .map(String::strip)
                 .filter(spelling -> !spelling.isEmpty())
                 .distinct()

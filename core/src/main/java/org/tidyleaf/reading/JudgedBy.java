@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -17,17 +18,35 @@ final class JudgedBy {
     private static final Pattern LETTERS_OFFERED = Pattern.compile(
             "\\b([A-H])\\b(?:\\s*,\\s*[A-H]\\b)*\\s*,?\\s+(?:" + Vocabulary.ALL.either("or") + ")\\s+([A-H])\\b");
 
+    private static final List<Pair> PAIRS =
+            Vocabulary.ALL.pairs().stream().map(Pair::of).toList();
+
     private JudgedBy() {}
+
+    /**
+     * Two words to judge by.
+     *
+     * @param words both with a capital letter
+     * @param parts what a text must hold before the pattern is tried, in lower case
+     * @param named a text that names both, one soon behind the other
+     */
+    private record Pair(List<String> words, Set<String> parts, Pattern named) {
+
+        static Pair of(String[] pair) {
+            String named = ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,16}\\b" + Pattern.quote(pair[1]) + "\\b.*";
+            return new Pair(
+                    List.of(capital(pair[0]), capital(pair[1])),
+                    Vocabulary.wordsOf(pair[0] + " " + pair[1]),
+                    Vocabulary.pattern(named));
+        }
+    }
 
     /** Both words with a capital letter, the affirming one first; empty where the text names no pair. */
     static Optional<List<String>> in(String text) {
-        for (String[] pair : Vocabulary.ALL.pairs()) {
-            boolean named = Vocabulary.pattern(
-                            ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,16}\\b" + Pattern.quote(pair[1]) + "\\b.*")
-                    .matcher(text)
-                    .matches();
-            if (named) {
-                return Optional.of(List.of(capital(pair[0]), capital(pair[1])));
+        Set<String> words = Vocabulary.wordsOf(text);
+        for (Pair pair : PAIRS) {
+            if (words.containsAll(pair.parts()) && pair.named().matcher(text).matches()) {
+                return Optional.of(pair.words());
             }
         }
         return LETTERS.matcher(text).find() ? Optional.of(List.of("True", "False")) : Optional.empty();

@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -26,6 +27,7 @@ final class KeyGatherer {
     private final List<Draft> drafts;
     private final Drafts all;
     private final KeyList list;
+    private final Map<Draft, List<Claim>> explicit = new IdentityHashMap<>();
     private final Map<Emphasis, Integer> habit = new EnumMap<>(Emphasis.class);
 
     private KeyGatherer(Source source, Drafts all, KeyList list) {
@@ -112,6 +114,10 @@ final class KeyGatherer {
     }
 
     private List<Claim> explicit(Draft draft) {
+        return explicit.computeIfAbsent(draft, this::findExplicit);
+    }
+
+    private List<Claim> findExplicit(Draft draft) {
         List<Claim> claims = new ArrayList<>();
         Set<Integer> signed = new TreeSet<>();
         for (int i = 0; i < draft.options.size(); i++) {

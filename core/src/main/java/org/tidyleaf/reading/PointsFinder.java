@@ -127,8 +127,9 @@ final class PointsFinder {
 
     /** "(4)" or "/ 4" at the end of a text: points only where many questions end so. */
     static Optional<Found> bareBeside(String text) {
+        boolean possible = text.indexOf('/') >= 0 || text.stripTrailing().endsWith(")");
         Matcher matcher = atEnd(BARE_AT_END, text);
-        if (!matcher.find()) {
+        if (!possible || !matcher.find()) {
             return Optional.empty();
         }
         String number = matcher.group(1) == null ? matcher.group(2) : matcher.group(1);

@@ -223,7 +223,11 @@ final class StemTrimmer {
         }
         Segment first = draft.stem.get(draft.stem.size() - 1);
         String above = source.text(first);
+        Set<String> words = Vocabulary.wordsOf(source.text(second));
         for (Judgement judgement : JUDGEMENTS) {
+            if (judgement.words().stream().noneMatch(words::contains)) {
+                continue;
+            }
             Matcher matcher = judgement.pattern().matcher(above + " " + source.text(second));
             if (matcher.find() && matcher.start() > 0 && matcher.start() <= above.length()) {
                 draft.judgement = matcher.group(1).length() > 1
