@@ -16,7 +16,7 @@ record ReviewState(OpenLeaf leaf, List<SheetLine> lines, List<SheetPage> pages, 
     /** @param earlier a state of the same leaf: what did not change since is taken from it */
     static ReviewState of(OpenLeaf leaf, Optional<ReviewState> earlier) {
         String figures = figures(leaf);
-        List<SheetLine> lines = SheetLine.of(leaf.source(), leaf.tidied(), figures);
+        List<SheetLine> lines = SheetLine.of(leaf, figures, earlier);
         List<SheetPage> pages = SheetPage.of(leaf.source(), lines);
         return new ReviewState(leaf, lines, pages, QuestionCard.of(leaf.tidied(), new ProseHtml(figures), earlier));
     }

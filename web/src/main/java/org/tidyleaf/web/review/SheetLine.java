@@ -1,5 +1,6 @@
 package org.tidyleaf.web.review;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -7,14 +8,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Question;
 import org.tidyleaf.reading.Entry;
 import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
-import org.tidyleaf.source.Source;
 import org.tidyleaf.tidying.Tidied;
+import org.tidyleaf.web.leaf.OpenLeaf;
 import org.tidyleaf.web.page.LineHtml;
 
 /**
@@ -75,22 +77,40 @@ record SheetLine(
         };
     }
 
-    static List<SheetLine> of(Source source, Tidied tidied, String figures) {
+    /** @param earlier a state of the same leaf: lines whose words have no roles of their own are typeset there already */
+    static List<SheetLine> of(OpenLeaf leaf, String figures, Optional<ReviewState> earlier) {
+        Tidied tidied = leaf.tidied();
         Set<Integer> keyed = keyedLines(tidied);
-        LineHtml html = new LineHtml(source, figures);
+        LineHtml html = new LineHtml(leaf.source(), figures);
         Set<Integer> snagged = new HashSet<>();
         tidied.snags().forEach(snag -> snagged.add(snag.line()));
-        return tidied.reading().ledger().stream()
-                .map(entry -> of(html, tidied, entry, keyed.contains(entry.line()), snagged))
-                .toList();
+        Optional<ReviewState> known =
+                earlier.filter(state -> state.leaf().source().equals(leaf.source()));
+        Set<Integer> unlike = linesWithRolesWithin(tidied);
+        known.ifPresent(state -> unlike.addAll(linesWithRolesWithin(state.leaf().tidied())));
+        List<SheetLine> lines = new ArrayList<>();
+        for (Entry entry : tidied.reading().ledger()) {
+            int place = lines.size();
+            String typeset = known.filter(state -> !unlike.contains(entry.line()))
+                    .map(state -> state.lines().get(place).html())
+                    .orElseGet(() -> html.html(leaf.source().line(entry.line()), pinned(tidied, entry.line())));
+            lines.add(of(leaf.source().line(entry.line()), typeset, tidied, entry, keyed, snagged));
+        }
+        return List.copyOf(lines);
     }
 
-    private static SheetLine of(LineHtml html, Tidied tidied, Entry entry, boolean keyed, Set<Integer> snagged) {
-        Line line = html.source().line(entry.line());
-        boolean keyedOption = keyed && entry.role() == Role.OPTION;
+    private static Set<Integer> linesWithRolesWithin(Tidied tidied) {
+        Set<Integer> lines = new HashSet<>();
+        tidied.pins().words().keySet().forEach(part -> lines.add(part.line()));
+        return lines;
+    }
+
+    private static SheetLine of(
+            Line line, String html, Tidied tidied, Entry entry, Set<Integer> keyed, Set<Integer> snagged) {
+        boolean keyedOption = keyed.contains(entry.line()) && entry.role() == Role.OPTION;
         return new SheetLine(
                 entry.line(),
-                html.html(line, pinned(tidied, entry.line())),
+                html,
                 keyedOption ? "option-key" : entry.role().label(),
                 letter(entry),
                 words(entry, keyedOption),
@@ -121,10 +141,11 @@ record SheetLine(
     }
 
     private static Set<Integer> keyedLines(Tidied tidied) {
+        Map<String, Question> present = new HashMap<>();
+        tidied.quiz().questions().forEach(question -> present.put(question.id(), question));
         Set<Integer> lines = new HashSet<>();
         for (ReadQuestion read : tidied.reading().questions()) {
-            var now = tidied.question(read.question().id());
-            if (now.isPresent() && now.get() instanceof ChoiceQuestion choice) {
+            if (present.get(read.question().id()) instanceof ChoiceQuestion choice) {
                 choice.key().stream()
                         .filter(i -> i < read.options().size())
                         .forEach(i -> read.options().get(i).forEach(segment -> lines.add(segment.line())));
