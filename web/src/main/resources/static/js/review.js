@@ -3,6 +3,7 @@ import { drawThreads } from './threads.js';
 import { heightOf, topIn } from './places.js';
 import { followSpine } from './spine.js';
 import { attachChosen } from './chosen.js';
+import { attachKeying } from './keying.js';
 import { attachOptions } from './options.js';
 import { attachMenu } from './menu.js';
 import { attachFormula } from './formula.js';
@@ -12,7 +13,7 @@ import { attachPanels } from './panels.js';
 import { fetchRest } from './rest.js';
 import { attachUnsent } from './unsent.js';
 import { attachWords, chosenWords, closeWords } from './words.js';
-import { attachSweep, sweptLines, clearSweep } from './sweep.js';
+import { attachSweep } from './sweep.js';
 
 const root = document.querySelector('[data-review]');
 const ROLE_KEYS = {
@@ -20,6 +21,7 @@ const ROLE_KEYS = {
   d: 'POINTS', i: 'INSTRUCTION', m: 'PAIR', b: 'WORDS', r: 'ROW', c: 'FIGURE', l: 'TITLE',
 };
 let focusedId = '';
+let sweep = null;
 
 const part = (name) => root.querySelector(`[data-${name}]`);
 const base = () => `/leaf/${root.querySelector('[data-leaf]').dataset.leaf}`;
@@ -93,12 +95,14 @@ function showLine(number) {
 
 function pin(role) {
   const words = chosenWords(root);
-  const lines = sweptLines(root);
+  const lines = sweep.lines();
   if (words && role !== 'MORE') {
     send('words-form', { ...words, role });
     closeWords(root, brushChanged);
   } else if (lines.length > 0) {
     send('pin-form', { lines: lines.join(','), role: role === 'MORE' ? 'STEM' : role, more: role === 'MORE' });
+    sweep.clear();
+    brushChanged();
   }
   showMoreRoles(false);
 }
@@ -110,7 +114,7 @@ function send(id, values) {
 }
 
 function openWords() {
-  const [line] = sweptLines(root);
+  const [line] = sweep.lines();
   if (!line) return;
   htmx.ajax('GET', `${base()}/words/${line}`, { source: part('words'), target: '#words', swap: 'innerHTML' });
 }
@@ -121,7 +125,7 @@ function showMoreRoles(shown) {
 }
 
 function brushChanged() {
-  const count = sweptLines(root).length;
+  const count = sweep.lines().length;
   const words = chosenWords(root);
   [...root.getElementsByClassName('brush-role')].forEach((button) => {
     button.disabled = count === 0 || (words !== null && button.dataset.role === 'MORE');
@@ -138,12 +142,14 @@ function sweptWords(count, words) {
 
 function onKey(event) {
   if ([...root.getElementsByTagName('dialog')].some((dialog) => dialog.open)) return;
+  if (keying.take(event)) { event.preventDefault(); return; }
+  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) return event.target.closest('.card-form')?.requestSubmit();
   if (event.ctrlKey || event.metaKey || event.altKey || event.target.closest('input, textarea, select')) {
     if (event.key === 'Escape') event.target.closest('[data-editing]')?.querySelector('[data-leave]').click();
     return;
   }
   const key = event.key.toLowerCase();
-  if (ROLE_KEYS[key] && sweptLines(root).length > 0) pin(ROLE_KEYS[key]);
+  if (ROLE_KEYS[key] && sweep.lines().length > 0) pin(ROLE_KEYS[key]);
   else if (key === 'w') openWords();
   else if (key === 'n') nextCard((card) => card.querySelector('[data-snag]'));
   else if (key === 'z') part('undo').click();
@@ -152,9 +158,10 @@ function onKey(event) {
   else if (event.key === '?') root.querySelector('[data-shortcuts]').showModal();
   else if (key === 'j') step(1);
   else if (key === 'k') step(-1);
+  else if (key === 'q') keying.start();
   else if (key === 'v') { if (focused()) chosen.toggle(focused()); }
   else if (key === 'e') focused()?.querySelector('[data-edit]')?.click();
-  else if (key === 'escape') { clearSweep(root); showMoreRoles(false); closeWords(root, brushChanged); }
+  else if (key === 'escape') { sweep.clear(); showMoreRoles(false); closeWords(root, brushChanged); }
   else if (/^[1-9]$/.test(key)) focused()?.querySelectorAll('[data-key]')[Number(key) - 1]?.click();
   else return;
   event.preventDefault();
@@ -181,7 +188,7 @@ function attachPanes() {
   sheet.addEventListener('scroll', redraw, { passive: true });
   questions.addEventListener('scroll', redraw, { passive: true });
   followSpine(part('spine'), sheet);
-  attachSweep(root, {
+  sweep = attachSweep(root, {
     changed: brushChanged,
     words: openWords,
     chosen(line) {
@@ -194,6 +201,7 @@ function attachPanes() {
 const panels = attachPanels(root);
 attachOptions(root);
 const chosen = attachChosen(root, focused);
+const keying = attachKeying(root, { focused, focusCard, nextCard, clear: () => { sweep.clear(); brushChanged(); } });
 attachUnsent(root);
 attachWords(root, { changed: brushChanged });
 attachPictures(root);
@@ -244,10 +252,12 @@ document.body.addEventListener('htmx:afterRequest', (event) => {
   if (!part('panes').dataset.attached) attach();
   const card = focused();
   if (card) focusCard(card, { scrollCard: false, scrollSheet: false });
+  sweep.refresh();
   brushChanged();
   chosen.refresh();
   // Not by autofocus: htmx sees to that a moment later, and would take the place of who types already.
   if (!document.activeElement?.closest('[data-editing]')) card?.querySelector('[data-begins]')?.focus();
+  keying.refresh();
 });
 
 function attach() {

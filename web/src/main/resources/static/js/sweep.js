@@ -1,17 +1,23 @@
 // Chooses lines of the sheet by pressing and drawing over them, or with the arrow keys; htmx knows no selections.
+// Which are chosen is kept here: an answer that comes late may bring their lines anew.
 export function attachSweep(root, { changed, chosen, words }) {
   const sheet = root.querySelector('[data-sheet]');
   let start = 0;
+  let cursor = 0;
+  let range = null;
 
   const lineOf = (event) => event.target.closest?.('.sheet-line');
-  const choose = (from, to) => {
-    const [low, high] = from < to ? [from, to] : [to, from];
+  const lines = () => (range ? Array.from({ length: range.high - range.low + 1 }, (_, at) => range.low + at) : []);
+  const refresh = () => {
     [...sheet.getElementsByClassName('is-swept')].forEach((line) => {
-      if (line.dataset.line < low || line.dataset.line > high) line.classList.remove('is-swept');
+      if (!range || line.dataset.line < range.low || line.dataset.line > range.high) line.classList.remove('is-swept');
     });
-    for (let number = low; number <= high; number += 1) {
-      document.getElementById(`line-${number}`)?.classList.add('is-swept');
-    }
+    lines().forEach((number) => document.getElementById(`line-${number}`)?.classList.add('is-swept'));
+  };
+  const choose = (from, to) => {
+    range = { low: Math.min(from, to), high: Math.max(from, to) };
+    cursor = to;
+    refresh();
     changed();
   };
 
@@ -34,9 +40,8 @@ export function attachSweep(root, { changed, chosen, words }) {
   sheet.addEventListener('keydown', (event) => {
     if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
     event.preventDefault();
-    const swept = sweptLines(root);
     const count = sheet.getElementsByClassName('sheet-line').length;
-    const edge = event.key === 'ArrowDown' ? (swept.at(-1) ?? 0) + 1 : (swept[0] ?? 2) - 1;
+    const edge = event.key === 'ArrowDown' ? (range?.high ?? cursor) + 1 : (range?.low ?? cursor) - 1;
     const next = Math.min(count, Math.max(1, edge));
     if (!event.shiftKey || start === 0) start = next;
     choose(start, next);
@@ -44,12 +49,14 @@ export function attachSweep(root, { changed, chosen, words }) {
     line.scrollIntoView({ block: 'nearest' });
     chosen(line);
   });
-}
 
-export function sweptLines(root) {
-  return [...root.getElementsByClassName('is-swept')].map((line) => Number(line.dataset.line));
-}
-
-export function clearSweep(root) {
-  [...root.getElementsByClassName('is-swept')].forEach((line) => line.classList.remove('is-swept'));
+  return {
+    lines,
+    refresh,
+    clear() {
+      range = null;
+      start = 0;
+      refresh();
+    },
+  };
 }

@@ -34,9 +34,12 @@ final class Lessons {
         }
     }
 
-    /** Setting one question aside does not mean that no line with such a number is a question. */
+    /**
+     * Of several lines drawn over at once the first alone shows how such lines begin. Setting one question aside does not
+     * mean that no line with such a number is a question.
+     */
     private static boolean teaches(Cues cues, Pins.Pin pin) {
-        return pin.role() != Role.ASIDE || cues.labels().isEmpty();
+        return !pin.either() && (pin.role() != Role.ASIDE || cues.labels().isEmpty());
     }
 
     double weight(Cues cues, Step to) {

@@ -46,6 +46,17 @@ public record Pins(Map<Integer, Pin> byLine, Map<Segment, Role> words) {
      * What a line is to be.
      *
      * @param more whether it goes on from the line above, whose role it then has
+     * @param either whether the reader sees for itself if it goes on or begins anew
      */
-    public record Pin(Role role, boolean more) {}
+    public record Pin(Role role, boolean more, boolean either) {
+
+        public Pin(Role role, boolean more) {
+            this(role, more, false);
+        }
+
+        /** A further one of several lines drawn over at once. */
+        public static Pin further(Role role) {
+            return new Pin(role, false, true);
+        }
+    }
 }

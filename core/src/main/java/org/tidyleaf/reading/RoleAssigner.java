@@ -220,7 +220,10 @@ final class RoleAssigner {
     }
 
     private static boolean obeys(Step step, Pins.Pin pin) {
-        return pin.more() ? step.more() : step.role() == pin.role() && !step.more();
+        if (pin.more()) {
+            return step.more();
+        }
+        return step.role() == pin.role() && (pin.either() || !step.more());
     }
 
     private List<Step> possible(Cues cues, Step from) {

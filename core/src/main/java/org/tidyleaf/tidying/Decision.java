@@ -3,11 +3,13 @@ package org.tidyleaf.tidying;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.math.BigDecimal;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.tidyleaf.question.QuestionType;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Settings;
+import org.tidyleaf.reading.Pins;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Sorted;
@@ -51,6 +53,16 @@ public sealed interface Decision {
     /** What was done, in a few words for a notice or a list. */
     String inWords();
 
+    /** A role as the review's buttons call it. */
+    private static String called(Role role) {
+        return switch (role) {
+            case STIMULUS -> "passage";
+            case STEM -> "question";
+            case FEEDBACK -> "explanation";
+            default -> role.label();
+        };
+    }
+
     /** Begins with a test that came in whole, from a package for example; nothing of the source is read into it. */
     record Take(Quiz quiz) implements Decision {
         @Override
@@ -61,8 +73,17 @@ public sealed interface Decision {
 
     /** A pin: these lines have that role; with {@code more} each goes on from the line above it. */
     record PinLines(List<Integer> lines, Role role, boolean more) implements Decision {
+        /** What may run over several lines: of those drawn over at once, further ones go on unless they begin anew. */
+        private static final Set<Role> RUNNING =
+                EnumSet.of(Role.STEM, Role.STIMULUS, Role.INSTRUCTION, Role.FEEDBACK, Role.HINT);
+
         public PinLines {
             lines = List.copyOf(lines);
+        }
+
+        Pins.Pin pinOf(int line) {
+            boolean further = !more && RUNNING.contains(role) && lines.contains(line - 1);
+            return further ? Pins.Pin.further(role) : new Pins.Pin(role, more);
         }
 
         @Override
@@ -71,7 +92,7 @@ public sealed interface Decision {
             return which
                     + (more
                             ? " joined to the line above"
-                            : role == Role.ASIDE ? " set aside" : " read as " + role.label());
+                            : role == Role.ASIDE ? " set aside" : " read as " + called(role));
         }
     }
 
@@ -79,7 +100,7 @@ public sealed interface Decision {
     record PinWords(Segment words, Role role) implements Decision {
         @Override
         public String inWords() {
-            return "words of line " + words.line() + (role == Role.ASIDE ? " set aside" : " read as " + role.label());
+            return "words of line " + words.line() + (role == Role.ASIDE ? " set aside" : " read as " + called(role));
         }
     }
 

@@ -77,7 +77,7 @@ public final class Decisions {
         Map<Segment, Role> words = new HashMap<>();
         for (Decision decision : inForce()) {
             if (decision instanceof Decision.PinLines pin) {
-                pin.lines().forEach(line -> lines.put(line, new Pins.Pin(pin.role(), pin.more())));
+                pin.lines().forEach(line -> lines.put(line, pin.pinOf(line)));
                 words.keySet().removeIf(part -> pin.lines().contains(part.line()));
             } else if (decision instanceof Decision.PinWords pin) {
                 words.keySet().removeIf(part -> overlap(part, pin.words()));

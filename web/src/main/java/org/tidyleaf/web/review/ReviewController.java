@@ -141,7 +141,9 @@ class ReviewController {
 
     @PostMapping("/title")
     String rename(@ModelAttribute("at") At at, @RequestParam String title, Model model) {
-        return reviews.rename(at, title.strip()).in(model);
+        return reviews.rename(at, title.strip())
+                .map(reviewed -> reviewed.in(model))
+                .orElse("review/changes :: none");
     }
 
     /** @param reason why it is none, in the teacher's words, or empty */

@@ -249,10 +249,11 @@ class ReviewService {
         return decide(at, new Decision.Several(decisions), notice);
     }
 
-    Reviewed rename(At at, String title) {
+    /** Empty where the title is that already: leaving its field after Enter must not wipe what Enter was answered. */
+    Optional<Reviewed> rename(At at, String title) {
         OpenLeaf open = leaves.open(at.owner(), at.leaf());
         boolean same = title.isEmpty() || open.tidied().quiz().title().equals(title);
-        return same ? say(at, "") : decide(at, new Decision.Rename(title));
+        return same ? Optional.empty() : Optional.of(decide(at, new Decision.Rename(title)));
     }
 
     static String capital(String words) {
