@@ -64,6 +64,7 @@ final class BlockFinder {
         for (int i = 0; i + 1 < all.size(); i++) {
             finder.below(i);
         }
+        GradeScales.find(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.SCALE));
         SubParts.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.SUB_PART));
         return new Blocks(Map.copyOf(finder.found));
     }
@@ -107,6 +108,10 @@ final class BlockFinder {
             table.forEach(
                     piece -> found.put(piece, PairTables.isKey(all, piece) ? Blocks.Kind.PAIR_KEY : Blocks.Kind.PAIR));
             lead(lead);
+            return;
+        }
+        if (number(lead).isPresent() && JudgedRows.are(all, table)) {
+            table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
             return;
         }
         if (!table.isEmpty() && isGrid(table)) {
@@ -203,7 +208,7 @@ final class BlockFinder {
         if (!table.isEmpty()) {
             boolean twoColumns =
                     table.stream().allMatch(piece -> cell(piece).orElseThrow().column() < 2);
-            if (!twoColumns && PairTables.isLabelledPairs(all, table)) {
+            if (!twoColumns && (PairTables.isLabelledPairs(all, table) || PairTables.isAroundDots(all, table))) {
                 table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
                 lead(from - 1);
                 return;
@@ -393,6 +398,7 @@ final class BlockFinder {
                 && cues.lead().isEmpty()
                 && !PairKeys.isKey(cues.text())
                 && !cues.is(Trait.FILL_IN)
+                && !cues.is(Trait.WRITING_LINE)
                 && cues.line().layout().cell().isEmpty();
     }
 

@@ -38,6 +38,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
         PAIR_KEY,
         /** The answer to one gap of the text above. */
         GAP_ANSWER,
+        /** A cell of a table of grades. */
+        SCALE,
         /** A further question within a lettered part: "(ii) …" below "(c) (i) …". */
         SUB_PART
     }
@@ -72,6 +74,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case ROW, CELL -> new Step(Role.ROW, false, inside);
             case WORDS -> new Step(Role.WORDS, false, inside);
             case GAP_ANSWER, PAIR_KEY -> new Step(Role.KEY, false, inside);
+            case SCALE -> new Step(Role.ASIDE, false, from.option());
             case GAPPED, LISTED -> new Step(Role.STEM, true, 0);
             case SUB_PART ->
                 from.option() > 0 ? new Step(Role.OPTION, true, from.option()) : new Step(Role.STEM, true, 0);

@@ -203,7 +203,9 @@ final class CueFinder {
         Segment segment = piece.segment();
         String text = line.text().substring(segment.from(), segment.to()).strip();
         Set<String> words = Vocabulary.wordsOf(text);
-        Optional<Lead> lead = lead(line, segment, words);
+        Optional<Lead> announced = lead(line, segment, words);
+        boolean room = announced.filter(l -> isRoom(line, segment, l)).isPresent();
+        Optional<Lead> lead = room ? Optional.empty() : announced;
         // "✅ Answer: B": what decorates a word that announces something marks nothing itself.
         Optional<Sign> before = lead.isPresent() ? Optional.empty() : signBefore(line, segment);
         Optional<Margin> margin = before.isPresent() ? Optional.empty() : margin(line, segment);
@@ -220,6 +222,9 @@ final class CueFinder {
         if (boxed) {
             // "[ ] fine" ends nothing, whatever language has such a word.
             traits.remove(Trait.END_WORD);
+        }
+        if (room) {
+            traits.add(Trait.WRITING_LINE);
         }
         Optional<Sign> sign =
                 before.or(() -> signBehindLabel(line, segment, labels)).or(() -> signAfter(line, segment));
@@ -325,6 +330,14 @@ final class CueFinder {
     private static String marked(Line line, Matcher pair) {
         int place = line.standsOut(pair.start(1), pair.end(1), pair.start(2), pair.end(2));
         return place == 0 ? "" : pair.group(place);
+    }
+
+    /** "Justification: ________": the candidate is to write it, and nobody has. */
+    private static boolean isRoom(Line line, Segment segment, Lead lead) {
+        return lead.announces() == Announces.FEEDBACK
+                && WRITING.matcher(
+                                line.text().substring(lead.end(), segment.to()).strip())
+                        .matches();
     }
 
     private static Optional<Lead> lead(Line line, Segment segment, Set<String> words) {

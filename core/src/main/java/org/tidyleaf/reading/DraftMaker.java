@@ -207,7 +207,9 @@ final class DraftMaker {
 
     /** Whether labels of that shape count groups and the questions within them otherwise. */
     private boolean headsByShape(String shape) {
-        return HabitFinder.isWorded(shape) || habits.stemShapes().containsKey(shape + ">");
+        boolean overDecimals =
+                habits.stemShapes().containsKey(LabelFinder.DECIMAL_SHAPE) && !shape.equals(LabelFinder.DECIMAL_SHAPE);
+        return HabitFinder.isWorded(shape) || habits.stemShapes().containsKey(shape + ">") || overDecimals;
     }
 
     /** "Exercise 3. Match the halves.": what the heading of a section asks, if it asks anything. */

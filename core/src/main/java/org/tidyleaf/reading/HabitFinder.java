@@ -249,7 +249,9 @@ final class HabitFinder {
             long restarts = seen.stream().filter(s -> s.label().ordinal() == 1).count();
             boolean restartsOften = restarts >= 2 && seen.size() <= restarts * LONGEST_OPTIONS;
             boolean others = chains.entrySet().stream()
-                    .anyMatch(e -> !e.getKey().startsWith(shape) && e.getValue().size() >= restarts);
+                    .anyMatch(e -> !e.getKey().startsWith(shape)
+                            && e.getValue().size() >= restarts
+                            && e.getValue().get(0).piece() < seen.get(0).piece());
             boolean asking = shape.endsWith(">")
                     && seen.stream()
                                             .filter(s -> NumberedHeads.asks(all, s.piece())

@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -52,25 +53,49 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
                 : items.stream().map(Item::withoutPoints).toList();
     }
 
-    /** The answer for a question; where numbers begin anew in each section, the heading decides. */
+    /**
+     * The answer for a question; where numbers begin anew in each section, the heading decides.
+     *
+     * @param heading that of the question's section; empty where it stands in none
+     */
     Optional<Item> find(String number, String heading) {
+        String wanted = plain(heading);
         List<Item> same =
                 items.stream().filter(item -> item.number().equals(number)).toList();
         if (number.isEmpty()) {
             return same.stream()
-                    .filter(item -> (plain(heading) + " ").startsWith(plain(item.heading()) + " "))
+                    .filter(item -> beginsAs(wanted, plain(item.heading())))
                     .findFirst();
         }
-        if (same.size() <= 1) {
-            return same.stream().findFirst();
+        Optional<Item> whole = wanted.isEmpty() ? wholePart(number) : Optional.empty();
+        if (whole.isPresent() || same.size() <= 1) {
+            return whole.or(() -> same.stream().findFirst());
         }
-        String wanted = plain(heading);
         return same.stream()
                 .filter(item -> !wanted.isEmpty() && plain(item.heading()).equals(wanted))
                 .findFirst()
                 .or(() -> same.stream()
-                        .filter(item -> !item.heading().isEmpty() && wanted.startsWith(plain(item.heading()) + " "))
+                        .filter(item -> !item.heading().isEmpty() && beginsAs(wanted, plain(item.heading())))
                         .findFirst());
+    }
+
+    /** "Ex. 3: wax, honey": what answers the third exercise, which is one question, as a whole. */
+    private Optional<Item> wholePart(String number) {
+        return items.stream()
+                .filter(item -> item.number().isEmpty())
+                .filter(item -> plain(item.heading()).matches("\\p{L}{2,} " + Pattern.quote(number)))
+                .findFirst();
+    }
+
+    /** Whether a heading begins with the words that a list names it by, the first of them perhaps cut short. */
+    private static boolean beginsAs(String heading, String named) {
+        String[] words = heading.split(" ");
+        String[] wanted = named.split(" ");
+        boolean shortened = wanted.length > 1 && wanted[0].length() > 1 && words[0].startsWith(wanted[0]);
+        boolean alike = words.length >= wanted.length && (words[0].equals(wanted[0]) || shortened);
+        return alike
+                && Arrays.equals(
+                        Arrays.copyOfRange(words, 1, wanted.length), Arrays.copyOfRange(wanted, 1, wanted.length));
     }
 
     private static String plain(String heading) {

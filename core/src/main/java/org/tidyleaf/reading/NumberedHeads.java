@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,9 @@ import org.tidyleaf.reading.Cues.Trait;
 
 /** Numbers and worded numbers that head groups of questions instead of numbering questions. */
 final class NumberedHeads {
+
+    /** Between a head and its list stand no more lines than an instruction and an example. */
+    private static final int FARTHEST_LIST = 3;
 
     private NumberedHeads() {}
 
@@ -30,6 +34,14 @@ final class NumberedHeads {
             if (heads) {
                 chains.remove(shape);
                 return outer.stream().map(Seen::piece).collect(Collectors.toSet());
+            }
+            List<Seen> overLists = HabitFinder.isWorded(shape) ? overLists(all, outer, chains) : List.of();
+            if (!overLists.isEmpty()) {
+                List<Seen> questions = new ArrayList<>(outer);
+                questions.removeAll(overLists);
+                chains.put(shape, questions);
+                chains.values().removeIf(List::isEmpty);
+                return overLists.stream().map(Seen::piece).collect(Collectors.toSet());
             }
         }
         return Set.of();
@@ -109,6 +121,51 @@ final class NumberedHeads {
         int first = outer.get(0).piece();
         boolean behind = inner.stream().allMatch(s -> s.piece() > first);
         return restarts > 1 && inner.size() > restarts && behind && asking * 3 >= inner.size() * 2;
+    }
+
+    /**
+     * "Exercise 1. 1. … 2. … Exercise 2. 1) … 2) … Exercise 3. Explain …": below several of them numbers begin with 1 and
+     * have their own places to answer, however each list prints them. Those are heads, the others questions.
+     */
+    private static List<Seen> overLists(List<Cues> all, List<Seen> outer, Map<String, List<Seen>> chains) {
+        Map<Integer, Seen> inner = new HashMap<>();
+        chains.forEach((shape, members) -> {
+            if (!HabitFinder.isWorded(shape)) {
+                members.forEach(seen -> inner.put(seen.piece(), seen));
+            }
+        });
+        List<Seen> heads = new ArrayList<>();
+        int questions = 0;
+        for (int i = 0; i < outer.size(); i++) {
+            int from = outer.get(i).piece();
+            int to = i + 1 < outer.size() ? outer.get(i + 1).piece() : all.size();
+            if (isOverList(all, from, to, inner)) {
+                heads.add(outer.get(i));
+            }
+            questions += all.get(from).is(Trait.QUESTION_MARK) ? 1 : 0;
+        }
+        return heads.size() > 1 && questions * 2 <= outer.size() ? heads : List.of();
+    }
+
+    private static boolean isOverList(List<Cues> all, int head, int to, Map<Integer, Seen> inner) {
+        List<Seen> list = new ArrayList<>();
+        int answered = 0;
+        for (int i = head + 1; i < to; i++) {
+            Seen seen = inner.get(i);
+            boolean first = list.isEmpty() && i <= head + FARTHEST_LIST;
+            boolean next = seen != null
+                    && seen.label().ordinal() == list.size() + 1
+                    && (first
+                            || !list.isEmpty()
+                                    && seen.label()
+                                            .shape()
+                                            .equals(list.get(0).label().shape()));
+            if (next) {
+                list.add(seen);
+                answered += isAnswered(all, i) && !NumberedLists.isBlank(all, seen) ? 1 : 0;
+            }
+        }
+        return list.size() > 1 && answered * 3 >= list.size() * 2 && !HabitFinder.asksForOrder(all.get(head));
     }
 
     static boolean asks(List<Cues> all, int piece) {

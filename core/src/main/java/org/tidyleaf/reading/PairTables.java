@@ -12,6 +12,8 @@ final class PairTables {
 
     private static final Pattern BLANK_CELL = Pattern.compile(BlockFinder.TICK.pattern() + "|[A-Za-z]|\\d|[_.\u2026]+");
 
+    private static final Pattern DOTS = Pattern.compile("[\\s\u2022\u25cf\u25cb\u25e6\u00b7\u2219.oO_\u2026-]*");
+
     private static final Pattern FIRST_NUMBER = Pattern.compile("[(]?(\\d{1,3})[.)]");
     private static final Pattern PAIR =
             Pattern.compile("\\s*[(]?\\d{1,3}[).]?\\s*[-\u2013\u2014=:\u2192]?\\s*[(]?[A-Za-z][).]?\\s*");
@@ -37,6 +39,21 @@ final class PairTables {
                         .filter(piece -> cell(all, piece).column() == 1)
                         .allMatch(piece ->
                                 BLANK_CELL.matcher(all.get(piece).text()).matches());
+    }
+
+    /** Three columns, the middle one nothing but dots to draw lines between. */
+    static boolean isAroundDots(List<Cues> all, List<Integer> table) {
+        Set<Integer> lefts = new HashSet<>();
+        Set<Integer> rights = new HashSet<>();
+        boolean dots = true;
+        for (int piece : table) {
+            Cell cell = cell(all, piece);
+            dots &= cell.columns() == 3
+                    && (cell.column() != 1
+                            || DOTS.matcher(all.get(piece).text()).matches());
+            (cell.column() == 0 ? lefts : rights).add(cell.row());
+        }
+        return dots && lefts.size() >= BlockFinder.FEWEST_PAIRS && rights.size() >= lefts.size();
     }
 
     /** Two columns, and in every row a word beside an empty cell. */

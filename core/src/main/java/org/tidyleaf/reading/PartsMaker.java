@@ -52,7 +52,10 @@ final class PartsMaker {
             return Optional.of(match(draft, particulars, key.text().orElse("")));
         }
         if (!draft.rows.isEmpty()) {
-            Grid grid = grid(draft, particulars);
+            Optional<List<String>> named =
+                    JudgedBy.in(particulars.stem().plain()).or(() -> JudgedBy.in(heading));
+            Grid grid =
+                    JudgedRows.find(draft.rows, particulars, prose, named).orElseGet(() -> grid(draft, particulars));
             return grid.rows().isEmpty() ? Optional.empty() : Optional.of(grid);
         }
         if (!draft.cells.isEmpty()) {
@@ -312,6 +315,9 @@ final class PartsMaker {
         return new Side(all ? labels : List.of(), texts, all ? blanks : List.of());
     }
 
+    /** A short word before a longer one. */
+    private static final Pattern ARTICLE = Pattern.compile("^(?:\\p{L}{1,3}\\s+|\\p{L}{1,2}['\u2019])(?=\\p{L}{3})");
+
     private static List<Integer> pairKey(String said, Side lefts, Side rights) {
         Map<String, Integer> places = new TreeMap<>();
         // "(i)-(q)" says the same as "i-q".
@@ -354,8 +360,14 @@ final class PartsMaker {
         return key;
     }
 
-    /** "regina - depone le uova": both sides in words. */
+    /** "regina - depone le uova": both sides in words, the left perhaps without its article. */
     private static int byWords(String said, String left, Side rights) {
+        int whole = byWholeWords(said, left, rights);
+        String bare = ARTICLE.matcher(left).replaceFirst("");
+        return whole < 0 && !bare.equals(left) ? byWholeWords(said, bare, rights) : whole;
+    }
+
+    private static int byWholeWords(String said, String left, Side rights) {
         for (int i = 0; i < rights.texts().size(); i++) {
             boolean paired = Pattern.compile("(?i)(?:^|[\\s,;(])" + Pattern.quote(left) + "\\s*[-\u2013:=\u2192]+\\s*"
                             + Pattern.quote(rights.texts().get(i).plain().replaceAll("[.]$", "")) + "(?=\\W|$)")

@@ -20,6 +20,11 @@ final class PieceSplitter {
 
     private static final Pattern NUMBERED = Pattern.compile("(?<=^|\\s)[(]?(\\d)[).]\\s+(?=\\S)");
     private static final Pattern FIRST_NUMBER = Pattern.compile("\\s*[(]?1[).]");
+
+    /** "1. ____   2. ____   3. ____": room for the answers of what stands above. */
+    private static final Pattern NUMBERED_ROOM =
+            Pattern.compile("(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{3,}[\\s,;]*){3,40}");
+
     private static final Pattern BOX = Pattern.compile(
             "(?<=^|\\s)(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
@@ -77,6 +82,10 @@ final class PieceSplitter {
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
+                continue;
+            }
+            if (NUMBERED_ROOM.matcher(line.text()).matches()) {
+                pieces.add(new Piece(new Segment(line.number(), 0, line.text().length()), true));
                 continue;
             }
             Optional<OptionColumns.Block> block = columns.at(line.number() - 1);

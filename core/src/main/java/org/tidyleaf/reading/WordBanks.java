@@ -61,8 +61,10 @@ final class WordBanks {
         if (text.indexOf(':') < 0 && text.indexOf('-') < 0 && text.indexOf('\u2013') < 0) {
             return List.of();
         }
-        Matcher line = LINE.matcher(text);
-        Matcher named = NAMED.matcher(text);
+        int end = PointsFinder.beside(text).map(PointsFinder.Found::from).orElse(0);
+        String words = end > 0 ? text.substring(0, end) : text;
+        Matcher line = LINE.matcher(words);
+        Matcher named = NAMED.matcher(words);
         return line.matches() ? list(line.group(1)) : named.matches() ? list(named.group(1)) : List.of();
     }
 

@@ -1,0 +1,64 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Cell;
+
+/**
+ * "Points | 0-8 | 9-12" over "Grade | 4 | 3", "Task | 1 | 2 | Total" over "Points | / 4 | / 6": a table of how many points
+ * earn which grade, or where they are filled in, says nothing that is asked.
+ */
+final class GradeScales {
+
+    /** A number, a range of them, a share, a grade's letter, or room for one. */
+    private static final Pattern VALUE = Pattern.compile(
+            "(?:from |up to |<|>|\u2264|\u2265|/)?\\s*\\d{1,3}(?:[.,]\\d)?\\s*%?(?:\\s*(?:[\u2013\u2014-]|to|bis|a|\u00e0)\\s*\\d{1,3}(?:[.,]\\d)?\\s*%?)?|[A-F][+-]?|[\\s_.\u2026/]*");
+
+    private static final int FEWEST_VALUES = 4;
+    private static final int MOST_HEADS = 4;
+
+    private GradeScales() {}
+
+    /** The pieces of all such tables. */
+    static Set<Integer> find(List<Cues> all) {
+        Map<Integer, List<Integer>> tables = new LinkedHashMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            Optional<Cell> cell = all.get(i).line().layout().cell();
+            if (cell.isPresent()) {
+                tables.computeIfAbsent(cell.get().table(), table -> new ArrayList<>())
+                        .add(i);
+            }
+        }
+        Set<Integer> found = new HashSet<>();
+        tables.values().stream().filter(table -> isOne(all, table)).forEach(found::addAll);
+        return found;
+    }
+
+    private static boolean isOne(List<Cues> all, List<Integer> table) {
+        int heads = 0;
+        int values = 0;
+        boolean points = false;
+        boolean others = false;
+        for (int piece : table) {
+            Cues cues = all.get(piece);
+            boolean named = Vocabulary.ALL.mentions(cues.words(), "points");
+            boolean other = Vocabulary.ALL.mentions(cues.words(), "grade", "question", "total");
+            if (VALUE.matcher(cues.text()).matches()) {
+                values++;
+            } else if ((named || other) && cues.words().size() <= 2) {
+                heads++;
+                points |= named;
+                others |= other;
+            } else {
+                return false;
+            }
+        }
+        return points && others && heads <= MOST_HEADS && values >= FEWEST_VALUES;
+    }
+}
