@@ -150,12 +150,15 @@ final class CueFinder {
         NumberedGaps.label(all);
         IndentedNumbers.label(all);
         BoxesBehind.label(all);
+        BlankBoxes.label(all);
         ListedOptions.label(all);
         SlashedOptions.label(all);
+        WideOptions.label(all);
         BareNumbers.label(all);
         AnswerLetters.mark(all);
         PairKeys.mark(all);
         FilledMarks.mark(all);
+        FarLetters.mark(all);
         OddSigns.mark(all);
         LabelLines.mark(all);
         PageTops.mark(all);

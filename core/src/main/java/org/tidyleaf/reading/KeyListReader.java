@@ -30,6 +30,10 @@ final class KeyListReader {
                     + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,]|$)|(?=(?-i:[A-Z]\\b)))\\s*",
             Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
 
+    /** "Q4 5 (five)   Q5 egg": where numbers have their word before them, bare ones are answers. */
+    private static final Pattern WORDED_NUMBERS =
+            Vocabulary.pattern("(?:\\b" + Vocabulary.ALL.either("question") + "\\.?\\s?\\d{1,3}\\b.*?){3}");
+
     /** "1b 2a 3c": a number and a letter, nothing else. */
     private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
 
@@ -345,7 +349,8 @@ final class KeyListReader {
         String number = "";
         String sign = "";
         int from = -1;
-        boolean inner = INNER_NUMBERS.matcher(text).matches();
+        boolean inner = INNER_NUMBERS.matcher(text).matches()
+                || WORDED_NUMBERS.matcher(text).find();
         while (matcher.find()) {
             int value = Integer.parseInt(matcher.group(1));
             boolean within =

@@ -80,7 +80,10 @@ final class NestedParts {
         boolean inEarnest = nested > 1
                 || nested == 1 && last < parts.size()
                 || havePoints(all, parts, to)
-                        && (bare || shape.contains("i") && isFirstNumeral(all, parts) || haveRoom(all, parts, to));
+                        && (bare
+                                || shape.contains("i") && isFirstNumeral(all, parts)
+                                || haveRoom(all, parts, to)
+                                || ask(all, parts, to));
         return parts.size() > 1 && inEarnest ? parts : List.of();
     }
 
@@ -121,6 +124,13 @@ final class NestedParts {
             return all.subList(parts.get(i), next).stream()
                     .anyMatch(cues -> cues.is(Cues.Trait.WRITING_LINE) || cues.is(Cues.Trait.GAP));
         });
+    }
+
+    /** Each asks something, and at least one has room for its answer: an option does neither. */
+    private static boolean ask(List<Cues> all, List<Integer> parts, int end) {
+        boolean room = IntStream.range(0, parts.size())
+                .anyMatch(i -> haveRoom(all, parts.subList(i, i + 1), i + 1 < parts.size() ? parts.get(i + 1) : end));
+        return room && parts.stream().allMatch(part -> all.get(part).text().indexOf('?') >= 0);
     }
 
     /** Whether two boxes, or a first and a second letter of another series, stand beside or below each other. */

@@ -22,6 +22,9 @@ final class NumberParser {
             + "\\s*([^\\d\\s]\\S{0,9})?\\s+(?:" + Vocabulary.ALL.either("and", "to") + "|[-\u2013])\\s+" + NUMBER
             + "\\s*([^\\d\\s]\\S{0,9}?)?\\s*\\.?\\s*");
 
+    private static final Pattern BRACKETED =
+            Pattern.compile("(?<=\\d)\\s*\\((\\p{L}[\\p{L}\u00b2\u00b3/]{0,9})\\)\\s*$");
+
     private NumberParser() {}
 
     static Optional<NumericEntry.Key> key(String said) {
@@ -35,9 +38,11 @@ final class NumberParser {
                     .orElse("");
             return Optional.of(new NumericEntry.Key(low.add(half), Optional.of(half.abs()), unit));
         }
-        // "2.7 (kg)": the unit may stand in brackets.
-        Matcher matcher =
-                KEY.matcher(text.replaceFirst("(?<=\\d)\\s*\\((\\p{L}[\\p{L}\u00b2\u00b3/]{0,9})\\)\\s*$", " $1"));
+        // "2.7 (kg)": the unit may stand in brackets; "5 (five)" says the same twice.
+        Matcher matcher = KEY.matcher(BRACKETED
+                .matcher(text)
+                .replaceFirst(behind ->
+                        Vocabulary.ALL.number(behind.group(1)).map(word -> "").orElse(" $1")));
         if (!matcher.matches()) {
             return Optional.empty();
         }

@@ -65,6 +65,8 @@ final class PieceSplitter {
     /** A longer line is no question with its key, and one made of nothing but dots would keep the patterns busy for minutes. */
     private static final int LONGEST_SEARCHED = 2000;
 
+    private static final int MOST_RULES = 12;
+
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "list") + "(?:\\s*[:=]|\\s+(?=[(\\[]?\\w{1,2}[.)\\]]))");
 
@@ -79,6 +81,8 @@ final class PieceSplitter {
         NumbersAbreast abreast = new NumbersAbreast(source);
         Verdicts verdicts = new Verdicts(source);
         SlashedOptions slashed = new SlashedOptions(source);
+        WideOptions wide = new WideOptions(source);
+        FarLetters letters = new FarLetters(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
@@ -95,14 +99,16 @@ final class PieceSplitter {
                 continue;
             }
             List<Piece> announced = ListedOptions.pieces(line);
-            List<Piece> listed = announced.isEmpty() ? slashed.pieces(line) : announced;
+            List<Piece> apart = slashed.pieces(line).isEmpty() ? wide.pieces(line) : slashed.pieces(line);
+            List<Piece> listed = announced.isEmpty() ? apart : announced;
             if (!listed.isEmpty()) {
                 pieces.addAll(listed);
                 continue;
             }
             int from = 0;
             List<Integer> known = abreast.cuts(line).isEmpty() ? verdicts.cuts(line) : abreast.cuts(line);
-            for (int cut : known.isEmpty() ? withFirstPart(source, line, cuts(line)) : known) {
+            List<Integer> own = known.isEmpty() ? withFirstPart(source, line, cuts(line)) : known;
+            for (int cut : withLetter(own, letters.cut(line))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
                 from = cut;
             }
@@ -111,14 +117,23 @@ final class PieceSplitter {
         return pieces;
     }
 
-    /** "7. (a) What is a swarm?" with "(b) …" on the next line: the first part begins behind the number. */
+    private static List<Integer> withLetter(List<Integer> cuts, int letter) {
+        if (letter == 0 || !cuts.isEmpty() && cuts.get(cuts.size() - 1) >= letter) {
+            return cuts;
+        }
+        List<Integer> all = new ArrayList<>(cuts);
+        all.add(letter);
+        return all;
+    }
+
+    /** "7. (a) What is a swarm?" with "(b) …" on the next line, or below rules to write on: the first part begins behind the number. */
     private static List<Integer> withFirstPart(Source source, Line line, List<Integer> cuts) {
         boolean more = cuts.isEmpty() && line.number() < source.lines().size();
         if (!more) {
             return cuts;
         }
         String text = line.text();
-        String below = source.line(line.number() + 1).text();
+        String below = belowRules(source, line.number() + 1);
         return LabelFinder.find(text, 0, text.length()).stream()
                 .filter(label -> label.kind() == Label.Kind.NUMBER)
                 .flatMap(number -> LabelFinder.letterAt(text, number.end(), text.length()).stream())
@@ -129,6 +144,16 @@ final class PieceSplitter {
                 .findFirst()
                 .map(first -> List.of(first.from()))
                 .orElse(cuts);
+    }
+
+    private static String belowRules(Source source, int from) {
+        int at = from;
+        while (at < source.lines().size()
+                && at < from + MOST_RULES
+                && source.line(at).text().chars().noneMatch(Character::isLetterOrDigit)) {
+            at++;
+        }
+        return source.line(at).text();
     }
 
     private static List<Integer> cuts(Line line) {

@@ -56,7 +56,7 @@ final class QuestionMaker {
     /** "State true or false: bees sleep." */
     private static final Pattern ASKED_TO_JUDGE = Pattern.compile("([^:?]{6,45}[:?])\\s+\\p{L}");
 
-    private static final Pattern IN_BRACKETS = Pattern.compile("\\s*[(\\[]\\s*([^()\\[\\]]{1,40}?)\\s*[)\\]]\\s*");
+    private static final Pattern IN_BRACKETS = Pattern.compile("\\s*[(\\[]\\s*([^()\\[\\]]{1,90}?)\\s*[)\\]]\\s*");
 
     private static final Pattern INITIAL_BEHIND = Pattern.compile("(.*\\w[.!])\\s+[(\\[]?(\\p{L})[)\\]]?\\s*");
 

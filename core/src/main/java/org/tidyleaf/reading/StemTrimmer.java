@@ -109,8 +109,8 @@ final class StemTrimmer {
 
     private static Pattern judgementPattern(String pair, boolean letters) {
         String[] words = pair.split("\\|");
-        String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*(?:/|\\||" + Vocabulary.ALL.either("and")
-                + ")?\\s*" + BOX + words[1] + "\\s*[)\\]]?\\s*$";
+        String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*[)\\]]?\\s*(?:/|\\||"
+                + Vocabulary.ALL.either("and") + ")?\\s*[(\\[]?\\s*" + BOX + words[1] + "\\s*[)\\]]?\\s*$";
         return letters ? Pattern.compile(regex) : Vocabulary.pattern(regex);
     }
 
