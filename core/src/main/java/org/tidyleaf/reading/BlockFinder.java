@@ -117,8 +117,7 @@ final class BlockFinder {
         if (!table.isEmpty() && isGrid(table)) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
             lead(lead);
-        } else if (WORDS.mentions(cues.words(), "match")
-                && MATCH.matcher(cues.text()).find()) {
+        } else if (asksToMatch(cues) || lead > 0 && isBareNumber(lead) && asksToMatch(all.get(lead - 1))) {
             int choices = pairingsBelow(lead + 1);
             if (table.isEmpty() && choices > lead + 1) {
                 for (int i = lead + 1; i < choices; i++) {
@@ -134,6 +133,20 @@ final class BlockFinder {
                 && ORDER.matcher(cues.text()).find()) {
             steps(lead + 1);
         }
+    }
+
+    private static boolean asksToMatch(Cues cues) {
+        return WORDS.mentions(cues.words(), "match")
+                && MATCH.matcher(cues.text()).find();
+    }
+
+    /** "7." and nothing else: what it asks stands in the heading above. */
+    private boolean isBareNumber(int piece) {
+        int to = all.get(piece).piece().segment().to();
+        return number(piece)
+                .map(label -> all.get(piece).line().text().substring(label.end(), to))
+                .filter(String::isBlank)
+                .isPresent();
     }
 
     /** Below a numbered text with gaps, lines numbered from 1, as many as there are gaps: what goes into each. */

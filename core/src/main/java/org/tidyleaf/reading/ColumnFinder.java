@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.tidyleaf.source.Cell;
 
@@ -18,10 +19,11 @@ final class ColumnFinder {
     private ColumnFinder() {}
 
     static Columns find(List<Cues> all) {
+        Set<Integer> scales = GradeScales.find(all);
         Map<Integer, Map<Integer, Map<Integer, Integer>>> tables = new TreeMap<>();
         for (int i = 0; i < all.size(); i++) {
             Optional<Cell> cell = all.get(i).line().layout().cell();
-            if (cell.isPresent()) {
+            if (!scales.contains(i) && cell.isPresent()) {
                 tables.computeIfAbsent(cell.get().table(), t -> new TreeMap<>())
                         .computeIfAbsent(cell.get().row(), r -> new TreeMap<>())
                         .putIfAbsent(cell.get().column(), i);

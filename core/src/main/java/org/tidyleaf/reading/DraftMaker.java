@@ -158,9 +158,19 @@ final class DraftMaker {
                         askedAbove.forEach(segment -> stems.add(open.orElseThrow(), segment));
                     }
                 }
-                open.ifPresent(draft -> partOf(draft, index, piece));
+                open.ifPresent(draft -> {
+                    if (draft.stem.isEmpty() && !draft.number.isEmpty() && isBlock(step.role())) {
+                        // "7." and nothing else above pairs: what is asked stands in the heading.
+                        askedAbove.forEach(segment -> stems.add(draft, segment));
+                    }
+                    partOf(draft, index, piece);
+                });
             }
         }
+    }
+
+    private static boolean isBlock(Role role) {
+        return role == Role.PAIR || role == Role.ROW;
     }
 
     private static List<String> append(List<String> words, List<String> more) {

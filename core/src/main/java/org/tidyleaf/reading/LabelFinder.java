@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
 final class LabelFinder {
 
     private static final String OPEN = "[(\\[]";
-    private static final String CLOSE = "\\.\\)|[.):\\]]|/(?=\\s)|\\s?[-\u2013](?=\\s)";
+    private static final String CLOSE = "\\.\\)|\\.\\s?[-\u2013](?=\\s|$)|[.):\\]]|/(?=\\s)|\\s?[-\u2013](?=\\s)";
 
     /** "Question 2 of 12". */
     private static final String OF_ALL =

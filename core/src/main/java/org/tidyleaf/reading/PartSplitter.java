@@ -94,11 +94,14 @@ final class PartSplitter {
         boolean alternatives =
                 draft.options.stream().allMatch(option -> AlternativesMaker.hasAlternatives(text(option)));
         boolean room = haveRoom(draft);
+        boolean worked = draft.options.stream()
+                .allMatch(option -> option.segments.stream()
+                        .anyMatch(part -> SetApartAnswers.endsEquation(source.line(part.line()), part)));
         boolean notes = NOTES.matcher(text(draft.stem)).find();
         if (areJudged(draft)) {
             return true;
         }
-        return gaps && !text(draft.stem).endsWith("?") || ask || pointed || notes || alternatives || room;
+        return gaps && !text(draft.stem).endsWith("?") || ask || pointed || notes || alternatives || room || worked;
     }
 
     /** "a) Measure twice." and a rule to write on below it, and so for each: what is lettered is to be answered. */

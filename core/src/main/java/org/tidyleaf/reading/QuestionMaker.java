@@ -140,12 +140,14 @@ final class QuestionMaker {
             return Optional.empty();
         }
         Optional<Grid> statements = MarkedStatements.find(draft, particulars, prose);
-        return statements.isPresent()
-                ? Optional.of(statements.get())
-                : AlternativesMaker.find(
-                        particulars,
-                        key,
-                        says(draft) + " " + prose.text(draft.lead).plain());
+        if (statements.isPresent()) {
+            return Optional.of(statements.get());
+        }
+        String said = says(draft) + " " + prose.text(draft.lead).plain();
+        Optional<Question> answered = key.text().isEmpty() && draft.bank.isEmpty() && draft.words.isEmpty()
+                ? SetApartAnswers.find(particulars, said).map(QuestionMaker::numberIfOne)
+                : Optional.empty();
+        return answered.isPresent() ? Optional.of(answered.get()) : AlternativesMaker.find(particulars, key, said);
     }
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {

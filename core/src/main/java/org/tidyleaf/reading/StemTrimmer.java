@@ -80,7 +80,7 @@ final class StemTrimmer {
     private static final Pattern DASH = Pattern.compile("\\s*[\u2013\u2014:-]\\s+(?=\\S)");
     private static final Pattern WORD_BEFORE = Vocabulary.pattern(Vocabulary.ALL.either("stem") + "\\s*:\\s+(?=\\S)");
     private static final Pattern SAID_BEFORE = Pattern.compile(
-            "(?:[(\\[]\\s*(\\p{Lu}\\p{L}{0,6})\\s*[)\\]]|[TVRWJP]\\s?/\\s?[FOWN])\\s+(?=[\\p{Lu}\u00bf])");
+            "(?:[(\\[]\\s*(\\p{Lu}\\p{L}{0,6})\\s*[)\\]]|_+\\s*(\\p{Lu}\\p{L}{0,9})\\s*_+|[TVRWJP]\\s?/\\s?[FOWN])\\s+(?=[\\p{Lu}\u00bf])");
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
 
     /** "Decide whether the statements are right or wrong": the pair ends the sentence. */
@@ -302,24 +302,23 @@ final class StemTrimmer {
         return dash.lookingAt() ? new Segment(segment.line(), segment.from() + dash.end(), segment.to()) : segment;
     }
 
-    /** "STEM: …", "T/F …", "( F ) …": what stands before the text and is no part of it. */
+    /** "STEM: …", "T/F …", "( F ) …", "__F__ …": what stands before the text and is no part of it. */
     private Segment withoutLead(Draft draft, Segment segment) {
         Matcher word = WORD_BEFORE.matcher(source.text(segment));
         if (word.lookingAt()) {
             return new Segment(segment.line(), segment.from() + word.end(), segment.to());
         }
         Matcher said = SAID_BEFORE.matcher(source.text(segment));
-        boolean judged = draft.judgement.isEmpty()
-                && said.lookingAt()
-                && (said.group(1) == null
-                        || AnswerParser.judgement(said.group(1)).isPresent());
-        if (!judged) {
+        if (!draft.judgement.isEmpty() || !said.lookingAt()) {
+            return segment;
+        }
+        Optional<String> written = Optional.ofNullable(said.group(1)).or(() -> Optional.ofNullable(said.group(2)));
+        Optional<Integer> judged = written.flatMap(AnswerParser::judgement);
+        if (written.isPresent() && judged.isEmpty()) {
             return segment;
         }
         draft.judgement = List.of("True", "False");
-        if (said.group(1) != null) {
-            draft.judgementMarked = AnswerParser.judgement(said.group(1));
-        }
+        draft.judgementMarked = judged;
         return new Segment(segment.line(), segment.from() + said.end(), segment.to());
     }
 

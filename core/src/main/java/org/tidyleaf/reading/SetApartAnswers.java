@@ -1,0 +1,139 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Segment;
+
+/**
+ * "Fill in the missing words" over a text without gaps in which some words are underlined, marked or coloured, or stand
+ * between low lines, "_wax_": the author's copy, with the answers where the gaps are to be.
+ */
+final class SetApartAnswers {
+
+    private static final Pattern ASKED = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("fill_gaps") + "\\b");
+
+    /** The most telling first. */
+    private static final List<Emphasis> SIGNS =
+            List.of(Emphasis.UNDERLINE, Emphasis.HIGHLIGHT, Emphasis.COLOR, Emphasis.BOLD);
+
+    private static final Pattern BETWEEN_LINES =
+            Pattern.compile("(?<![\\p{L}\\d_])_([\\p{L}\\d](?:[^_]{0,30}[\\p{L}\\d])?)_(?![\\p{L}\\d_])");
+
+    private static final Pattern BEHIND_EQUALS = Pattern.compile(".*=\\s*");
+
+    private static final int MOST_WORDS = 4;
+
+    private SetApartAnswers() {}
+
+    /**
+     * The question with those words as gaps; empty where nothing asks to fill any in, or no word is set apart.
+     *
+     * @param said what stands above the question
+     */
+    static Optional<TextEntry> find(Particulars particulars, String said) {
+        Prose stem = particulars.stem();
+        boolean asked = stem.gapCount() == 0
+                && (ASKED.matcher(said + " " + stem.plain()).find() || isEquation(stem));
+        if (!asked) {
+            return Optional.empty();
+        }
+        for (Emphasis sign : SIGNS) {
+            Optional<TextEntry> found = bySign(particulars, sign);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return betweenLines(particulars);
+    }
+
+    /** "3.5 m = 350 cm" with the number behind the sign set apart: an answer, and no option. */
+    static boolean endsEquation(Line line, Segment part) {
+        return line.spans().stream()
+                .filter(span -> span.from() > part.from() && span.to() <= part.to())
+                .filter(span -> SIGNS.stream().anyMatch(span.emphasis()::contains))
+                .anyMatch(span -> BEHIND_EQUALS
+                        .matcher(line.text().substring(part.from(), span.from()))
+                        .matches());
+    }
+
+    private static boolean isEquation(Prose stem) {
+        List<Inline> parts = stem.parts();
+        return IntStream.range(1, parts.size())
+                .anyMatch(i -> parts.get(i) instanceof Inline.Text answer
+                        && SIGNS.stream().anyMatch(answer.emphasis()::contains)
+                        && BEHIND_EQUALS.matcher(parts.get(i - 1).plain()).matches());
+    }
+
+    private static Optional<TextEntry> bySign(Particulars particulars, Emphasis sign) {
+        List<Inline> parts = new ArrayList<>();
+        List<List<String>> answers = new ArrayList<>();
+        int others = 0;
+        for (Inline part : particulars.stem().parts()) {
+            if (part instanceof Inline.Text text
+                    && text.emphasis().contains(sign)
+                    && !text.text().isBlank()) {
+                String answer = text.text().strip();
+                if (answer.split("\\s+").length > MOST_WORDS
+                        || ASKED.matcher(answer).find()
+                        || answer.endsWith(":")) {
+                    return Optional.empty();
+                }
+                answers.add(GapParser.accepted(answer, 1).get(0));
+                addBlank(parts, text.text().startsWith(" "));
+                parts.add(new Inline.Gap(answers.size()));
+                addBlank(parts, text.text().endsWith(" "));
+            } else {
+                others += part.plain().length();
+                parts.add(part);
+            }
+        }
+        boolean inText = others
+                > answers.stream()
+                        .mapToInt(gap -> gap.isEmpty() ? 0 : gap.get(0).length())
+                        .sum();
+        return answers.isEmpty() || !inText
+                ? Optional.empty()
+                : Optional.of(new TextEntry(particulars.withStem(new Prose(parts).joined()), answers));
+    }
+
+    private static Optional<TextEntry> betweenLines(Particulars particulars) {
+        List<Inline> parts = new ArrayList<>();
+        List<List<String>> answers = new ArrayList<>();
+        for (Inline part : particulars.stem().parts()) {
+            if (!(part instanceof Inline.Text text)) {
+                parts.add(part);
+                continue;
+            }
+            Matcher matcher = BETWEEN_LINES.matcher(text.text());
+            int at = 0;
+            while (matcher.find()) {
+                parts.add(new Inline.Text(text.text().substring(at, matcher.start()), text.emphasis()));
+                answers.add(GapParser.accepted(matcher.group(1), 1).get(0));
+                parts.add(new Inline.Gap(answers.size()));
+                at = matcher.end();
+            }
+            parts.add(new Inline.Text(text.text().substring(at), text.emphasis()));
+        }
+        parts.removeIf(part -> part.plain().isEmpty() && part instanceof Inline.Text);
+        return answers.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new TextEntry(particulars.withStem(new Prose(parts)), answers));
+    }
+
+    private static void addBlank(List<Inline> parts, boolean blank) {
+        if (blank) {
+            parts.add(new Inline.Text(" ", Set.of()));
+        }
+    }
+}
