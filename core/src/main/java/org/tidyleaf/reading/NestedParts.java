@@ -109,7 +109,9 @@ final class NestedParts {
             int next = i + 1 < parts.size() ? parts.get(i + 1) : end;
             boolean pointed = all.subList(parts.get(i), next).stream()
                     .anyMatch(cues -> cues.is(Cues.Trait.POINTS_ONLY)
-                            || POINTS_BEHIND.matcher(cues.text()).find());
+                            || POINTS_BEHIND.matcher(cues.text()).find()
+                            || Vocabulary.ALL.mentions(cues.words(), "points")
+                                    && PointsFinder.beside(cues.text()).isPresent());
             if (!pointed) {
                 return false;
             }

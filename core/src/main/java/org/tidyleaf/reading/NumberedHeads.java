@@ -16,6 +16,8 @@ final class NumberedHeads {
     /** Between a head and its list stand no more lines than an instruction and an example. */
     private static final int FARTHEST_LIST = 3;
 
+    private static final int FIRST_OF_LIST = 3;
+
     private NumberedHeads() {}
 
     /**
@@ -162,10 +164,12 @@ final class NumberedHeads {
                                             .equals(list.get(0).label().shape()));
             if (next) {
                 list.add(seen);
-                answered += isAnswered(all, i) && !NumberedLists.isBlank(all, seen) ? 1 : 0;
+                // What counts on behind the list may be questions of another kind.
+                answered +=
+                        list.size() <= FIRST_OF_LIST && isAnswered(all, i) && !NumberedLists.isBlank(all, seen) ? 1 : 0;
             }
         }
-        return list.size() > 1 && answered * 3 >= list.size() * 2 && !HabitFinder.asksForOrder(all.get(head));
+        return list.size() > 1 && answered > 1 && !HabitFinder.asksForOrder(all.get(head));
     }
 
     static boolean asks(List<Cues> all, int piece) {
