@@ -280,7 +280,23 @@ final class BlockFinder {
                 && isNext(end, Label.Kind.NUMBER, numbers)) {
             end++;
         }
+        if (end == numbers) {
+            end = shortNumbers(numbers);
+        }
         return numbers - from >= FEWEST_PAIRS && end - numbers >= FEWEST_PAIRS ? end : from;
+    }
+
+    /** The end of short numbered lines that ask nothing; the start where letters or boxes to choose from stand below any. */
+    private int shortNumbers(int from) {
+        int end = from;
+        while (end < all.size()
+                && isNext(end, Label.Kind.NUMBER, from)
+                && all.get(end).is(Trait.SHORT)
+                && !all.get(end).is(Trait.QUESTION_MARK)
+                && !all.get(end).is(Trait.GAP)) {
+            end++;
+        }
+        return end < all.size() && isLettered(end) ? from : end;
     }
 
     /** Words by numbers or numerals and, right below them, at least as many lettered meanings; each list may have a head. */

@@ -12,6 +12,10 @@ final class PairKeys {
     /** "a) wasps   b) bees        (b)", or a box with the number of the right one. */
     private static final Pattern BEHIND = Pattern.compile("[(\\[][A-Ha-h][)\\]]|\\[\\s+\\d\\s+]");
 
+    /** "5. ANS: C   6. ANS: D". */
+    private static final Pattern WORDED = Vocabulary.pattern(
+            "(?:\\d{1,2}\\s*[.):]?\\s*" + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*[A-Za-z]\\b[\\s,;.]*){2,40}");
+
     private PairKeys() {}
 
     /** "… ______ cm        (250)", "Name two.      [wax, honey]": cut off by itself, in brackets. */
@@ -23,7 +27,13 @@ final class PairKeys {
     }
 
     static boolean isKey(String text) {
-        return KEYS.matcher(text).matches();
+        return KEYS.matcher(text).matches() || isWorded(text);
+    }
+
+    /** Whether each of several answers has its number and the word for it before it. */
+    static boolean isWorded(String text) {
+        return (text.indexOf(':') > 0 || text.indexOf('=') > 0)
+                && WORDED.matcher(text.strip()).matches();
     }
 
     static void mark(List<Cues> all) {

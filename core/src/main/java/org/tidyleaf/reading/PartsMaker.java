@@ -315,13 +315,17 @@ final class PartsMaker {
         return new Side(all ? labels : List.of(), texts, all ? blanks : List.of());
     }
 
+    private static final Pattern ANSWER_WORD =
+            Vocabulary.pattern("(?<=\\d[.):]?\\s?)" + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*");
+
     /** A short word before a longer one. */
     private static final Pattern ARTICLE = Pattern.compile("^(?:\\p{L}{1,3}\\s+|\\p{L}{1,2}['\u2019])(?=\\p{L}{3})");
 
     private static List<Integer> pairKey(String said, Side lefts, Side rights) {
         Map<String, Integer> places = new TreeMap<>();
         // "(i)-(q)" says the same as "i-q".
-        Matcher matcher = PAIR_KEY.matcher(said.replaceAll("[(\\[](\\w{1,4})[)\\]]", "$1"));
+        String bare = ANSWER_WORD.matcher(said).replaceAll(" ");
+        Matcher matcher = PAIR_KEY.matcher(bare.replaceAll("[(\\[](\\w{1,4})[)\\]]", "$1"));
         while (matcher.find()) {
             int place = indexOf(rights.labels(), matcher.group(2));
             if (place >= 0) {

@@ -82,13 +82,14 @@ final class PieceSplitter {
         Verdicts verdicts = new Verdicts(source);
         SlashedOptions slashed = new SlashedOptions(source);
         WideOptions wide = new WideOptions(source);
+        FieldsBehind fields = new FieldsBehind(source);
         FarLetters letters = new FarLetters(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
                 continue;
             }
-            if (NUMBERED_ROOM.matcher(line.text()).matches()) {
+            if (NUMBERED_ROOM.matcher(line.text()).matches() || PairKeys.isWorded(line.text())) {
                 pieces.add(new Piece(new Segment(line.number(), 0, line.text().length()), true));
                 continue;
             }
@@ -108,7 +109,7 @@ final class PieceSplitter {
             int from = 0;
             List<Integer> known = abreast.cuts(line).isEmpty() ? verdicts.cuts(line) : abreast.cuts(line);
             List<Integer> own = known.isEmpty() ? withFirstPart(source, line, cuts(line)) : known;
-            for (int cut : withLetter(own, letters.cut(line))) {
+            for (int cut : withLast(own, Math.max(letters.cut(line), fields.cut(line)))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
                 from = cut;
             }
@@ -117,12 +118,12 @@ final class PieceSplitter {
         return pieces;
     }
 
-    private static List<Integer> withLetter(List<Integer> cuts, int letter) {
-        if (letter == 0 || !cuts.isEmpty() && cuts.get(cuts.size() - 1) >= letter) {
+    private static List<Integer> withLast(List<Integer> cuts, int last) {
+        if (last == 0 || !cuts.isEmpty() && cuts.get(cuts.size() - 1) >= last) {
             return cuts;
         }
         List<Integer> all = new ArrayList<>(cuts);
-        all.add(letter);
+        all.add(last);
         return all;
     }
 
