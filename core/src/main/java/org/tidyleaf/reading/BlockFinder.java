@@ -64,6 +64,7 @@ final class BlockFinder {
         for (int i = 0; i + 1 < all.size(); i++) {
             finder.below(i);
         }
+        LoneQuestions.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.NEW_LEAD));
         GradeScales.find(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.SCALE));
         SubParts.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.SUB_PART));
         return new Blocks(Map.copyOf(finder.found));

@@ -76,6 +76,7 @@ final class ColumnFinder {
         }
         Map<Integer, Columns.Use> merged = new HashMap<>(MergedRows.find(all, rows));
         merged.putAll(NumberedOptionRows.find(all, rows));
+        merged.putAll(OptionCells.find(all, rows));
         uses.putAll(merged);
         if (merged.isEmpty()) {
             byContents(all, rows, uses);

@@ -1,7 +1,9 @@
 package org.tidyleaf.reading;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Cell;
 
 /** Keys that no word announces: "1 - C    2 - B    3 - A" below pairs, a letter in brackets far behind options. */
 final class PairKeys {
@@ -26,6 +28,18 @@ final class PairKeys {
                 && cues.text().strip().matches("[(\\[][^()\\[\\]]{1,44}[)\\]]");
     }
 
+    /** "[ B ]" in the cell behind that of the options. */
+    private static boolean isInCell(Cues before, Cues cues) {
+        Optional<Cell> cell = cues.line().layout().cell();
+        Optional<Cell> above = before.line().layout().cell();
+        return cell.isPresent()
+                && above.isPresent()
+                && above.get().row() == cell.get().row()
+                && above.get().column() < cell.get().column()
+                && before.labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER)
+                && cues.text().matches("[(\\[]\\s*[A-Ha-h]\\s*[)\\]]");
+    }
+
     static boolean isKey(String text) {
         return KEYS.matcher(text).matches() || isWorded(text);
     }
@@ -39,9 +53,10 @@ final class PairKeys {
     static void mark(List<Cues> all) {
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
-            boolean keyBehind = !cues.piece().first()
-                    && (BEHIND.matcher(cues.text()).matches() || isBehindGap(all.get(i - 1), cues))
-                    && cues.piece().segment().to() == cues.line().text().length();
+            boolean keyBehind = isInCell(all.get(i - 1), cues)
+                    || !cues.piece().first()
+                            && (BEHIND.matcher(cues.text()).matches() || isBehindGap(all.get(i - 1), cues))
+                            && cues.piece().segment().to() == cues.line().text().length();
             if (keyBehind) {
                 int at = cues.piece().segment().from();
                 all.set(i, cues.withLabels(List.of()).withLead(new Cues.Lead(Cues.Announces.KEY, at)));

@@ -31,7 +31,7 @@ final class PointsFinder {
 
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
     private static final Pattern EACH_BEHIND = Vocabulary.pattern(
-            "[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD + "\\.?\\s*(?:for\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
+            "[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD + "\\.?\\s*(?:\\p{L}{2,4}\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
     private static final Pattern EACH_BEFORE =
             Vocabulary.pattern("[(\\[]?\\b" + EACH + "\\b[^.()\\d]{0,40}?" + NUMBER + "\\s*" + WORD + "\\b[)\\]]?");
 

@@ -1,0 +1,69 @@
+package org.tidyleaf.reading;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.tidyleaf.reading.Cues.Trait;
+
+/**
+ * "C. Complete the text" and below it a text with gaps, "D. Open question" and below it a sentence with room to write: what
+ * stands alone below the heading of a part, without a number, is its one question.
+ */
+final class LoneQuestions {
+
+    private LoneQuestions() {}
+
+    /** The pieces that begin such questions. */
+    static Set<Integer> find(List<Cues> all) {
+        Set<Integer> found = new HashSet<>();
+        for (int i = 2; i < all.size(); i++) {
+            boolean below = isPartHead(all.get(i - 1)) && isText(all.get(i));
+            if (below && (hasGap(all.get(i)) || hasRoomBelow(all, i)) && isAlone(all, i)) {
+                found.add(i);
+            }
+        }
+        return found;
+    }
+
+    /** Lettered or called a part, and set like a heading. */
+    private static boolean isPartHead(Cues cues) {
+        boolean lettered = cues.labels().stream()
+                .anyMatch(label -> (label.kind() == Label.Kind.LETTER || label.kind() == Label.Kind.ROMAN)
+                        && label.printed().matches("\\p{Lu}.*"));
+        return cues.line().layout().cell().isEmpty()
+                && (cues.is(Trait.SECTION_WORD) || lettered && HabitFinder.looksLikeHeading(cues));
+    }
+
+    private static boolean isText(Cues cues) {
+        return cues.labels().isEmpty()
+                && cues.lead().isEmpty()
+                && cues.sign().isEmpty()
+                && cues.line().layout().cell().isEmpty()
+                && !cues.is(Trait.OFF_BODY)
+                && !cues.is(Trait.FILL_IN)
+                && !cues.is(Trait.WRITING_LINE)
+                && !cues.is(Trait.CLOZE)
+                && cues.text().contains(" ");
+    }
+
+    private static boolean hasGap(Cues cues) {
+        return ProseMaker.gapsIn(cues.text()) > 0;
+    }
+
+    private static boolean hasRoomBelow(List<Cues> all, int piece) {
+        return piece + 1 < all.size() && all.get(piece + 1).is(Trait.WRITING_LINE);
+    }
+
+    /** Behind it and its room the next part begins, or nothing does. */
+    private static boolean isAlone(List<Cues> all, int piece) {
+        int next = piece + 1;
+        while (next < all.size()
+                && (all.get(next).is(Trait.WRITING_LINE) || hasGap(all.get(next)) && isText(all.get(next)))) {
+            next++;
+        }
+        return next == all.size()
+                || isPartHead(all.get(next))
+                || all.get(next).is(Trait.END_WORD)
+                || all.get(next).lead().isPresent();
+    }
+}
