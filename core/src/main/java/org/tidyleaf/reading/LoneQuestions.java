@@ -51,7 +51,9 @@ final class LoneQuestions {
     }
 
     private static boolean hasRoomBelow(List<Cues> all, int piece) {
-        return piece + 1 < all.size() && all.get(piece + 1).is(Trait.WRITING_LINE);
+        return all.get(piece).is(Trait.ENDS_SENTENCE)
+                && piece + 1 < all.size()
+                && all.get(piece + 1).is(Trait.WRITING_LINE);
     }
 
     /** Behind it and its room the next part begins, or nothing does. */

@@ -30,8 +30,8 @@ final class PointsFinder {
             "\\s*[(\\[]?\\s*(?:_{2,}|\\.{3,}|\u2026+)\\s*/\\s*(\\d{1,2})\\s*(?:" + WORD + "|p)?\\.?\\s*[)\\]]?\\s*$");
 
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
-    private static final Pattern EACH_BEHIND = Vocabulary.pattern(
-            "[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD + "\\.?\\s*(?:\\p{L}{2,4}\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
+    private static final Pattern EACH_BEHIND = Vocabulary.pattern("[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD
+            + "\\b\\.?\\s*(?:\\p{L}{2,4}\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
     private static final Pattern EACH_BEFORE =
             Vocabulary.pattern("[(\\[]?\\b" + EACH + "\\b[^.()\\d]{0,40}?" + NUMBER + "\\s*" + WORD + "\\b[)\\]]?");
 
