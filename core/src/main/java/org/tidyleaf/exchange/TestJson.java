@@ -12,6 +12,7 @@ import java.util.function.Function;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.source.Figure;
+import tools.jackson.core.JsonGenerator;
 
 /**
  * A whole test as one JSON document, pictures inside, for programs of one's own: what is written reads back without a loss.
@@ -49,18 +50,20 @@ public final class TestJson {
             document.writeNumberProperty("version", VERSION);
             document.writePOJOProperty("test", quiz);
             document.writeArrayPropertyStart("figures");
-            wanted.forEach(id -> figures.apply(id).map(TestJson::picture).ifPresent(document::writePOJO));
+            wanted.forEach(id -> figures.apply(id).ifPresent(figure -> write(document, figure)));
             document.writeEndArray();
             document.writeEndObject();
         });
     }
 
-    private static Picture picture(Figure figure) {
-        return new Picture(
-                figure.id(),
-                figure.mediaType(),
-                figure.alternative(),
-                Base64.getEncoder().encodeToString(figure.bytes()));
+    /** As a {@link Picture}; its bytes go out as they are encoded, for whole pictures as text would fill the memory. */
+    private static void write(JsonGenerator document, Figure figure) {
+        document.writeStartObject();
+        document.writeStringProperty("id", figure.id());
+        document.writeStringProperty("mediaType", figure.mediaType());
+        document.writeStringProperty("alternative", figure.alternative());
+        document.writeBinaryProperty("data", figure.bytes());
+        document.writeEndObject();
     }
 
     /** Whether a file is such a document, by how it begins. */

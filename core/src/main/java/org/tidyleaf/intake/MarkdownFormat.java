@@ -6,6 +6,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.commonmark.ext.gfm.tables.TablesExtension;
 import org.commonmark.node.Node;
+import org.commonmark.parser.IncludeSourceSpans;
 import org.commonmark.parser.Parser;
 import org.commonmark.renderer.html.HtmlRenderer;
 import org.tidyleaf.source.Source;
@@ -45,7 +46,13 @@ final class MarkdownFormat implements Format {
 
     static Source read(String name, String text) throws IntakeException {
         var extensions = List.of(TablesExtension.create());
-        Node document = Parser.builder().extensions(extensions).build().parse(protectedFormulas(text));
+        String markdown = protectedFormulas(text);
+        Node document = Parser.builder()
+                .extensions(extensions)
+                .includeSourceSpans(IncludeSourceSpans.BLOCKS)
+                .build()
+                .parse(markdown);
+        document.accept(new TypedNumbers(markdown));
         String html = HtmlRenderer.builder()
                 .extensions(extensions)
                 .softbreak("<br>")

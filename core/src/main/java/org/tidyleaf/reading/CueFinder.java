@@ -494,8 +494,15 @@ final class CueFinder {
                 == 2;
     }
 
+    private static final Pattern TICKED_BOX = Pattern.compile("^\\s*[(\\[]\\s?[xX]\\s?[)\\]]");
+
     private static boolean isJudgement(String text) {
-        String bare = text.replaceAll("[^\\p{L} ]", "").strip().toLowerCase(Locale.ROOT);
+        String bare = TICKED_BOX
+                .matcher(text)
+                .replaceFirst("")
+                .replaceAll("[^\\p{L} ]", "")
+                .strip()
+                .toLowerCase(Locale.ROOT);
         return WORDS.pairs().stream().anyMatch(pair -> pair[0].equals(bare) || pair[1].equals(bare));
     }
 

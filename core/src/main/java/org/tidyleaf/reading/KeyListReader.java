@@ -421,14 +421,31 @@ final class KeyListReader {
         }
         int before = items.size();
         Map<Integer, Cues> above = Map.of();
+        boolean downwards = countDownwards(List.copyOf(rows.values()));
         for (Map<Integer, Cues> row : rows.values()) {
-            acrossRow(above, row);
-            alongRow(row);
+            if (!downwards) {
+                acrossRow(above, row);
+            }
+            alongRow(row, downwards);
             above = row;
         }
         if (items.size() > before) {
             taken.addAll(pieces);
         }
+    }
+
+    /** "Question | Answer" over "1 | 100", "2 | 1000": with heads above two columns the first counts, whatever the second holds. */
+    private static boolean countDownwards(List<Map<Integer, Cues>> rows) {
+        int last = 0;
+        for (Map<Integer, Cues> row : rows.subList(Math.min(1, rows.size()), rows.size())) {
+            boolean numbered = row.containsKey(0) && row.containsKey(1) && row.size() == 2 && isNumber(row.get(0));
+            int number = numbered ? Integer.parseInt(row.get(0).text().replaceAll("\\D", "")) : 0;
+            if (number <= last) {
+                return false;
+            }
+            last = number;
+        }
+        return rows.size() > SEVERAL && rows.get(0).values().stream().noneMatch(KeyListReader::isNumber);
     }
 
     /** Numbers in one row, their answers below. */
@@ -442,10 +459,11 @@ final class KeyListReader {
     }
 
     /** A number with its answer in the cell to the right. */
-    private void alongRow(Map<Integer, Cues> row) {
+    private void alongRow(Map<Integer, Cues> row, boolean firstCounts) {
         for (Map.Entry<Integer, Cues> number : row.entrySet()) {
             Cues answer = row.get(number.getKey() + 1);
-            if (answer != null && isNumber(number.getValue()) && !isNumber(answer)) {
+            boolean said = answer != null && (!isNumber(answer) || firstCounts && number.getKey() == 0);
+            if (said && isNumber(number.getValue())) {
                 add(bare(number.getValue()), answer.text(), answer.line().number());
             }
         }

@@ -31,47 +31,10 @@ final class PieceSplitter {
     /** "O wax      O nectar": the letter typed for a ring to tick, far from what stands before it. */
     private static final Pattern LETTER_AS_RING = Pattern.compile("(?<=^|\\s\\s|\\t)O\\s(?=\\p{L}|\\d)");
 
-    private static final Pattern ANSWER_BEHIND = Vocabulary.pattern("((?<=[.?!:_\u2026)])\\s+|\\s{2,}|\\s)([(\\[]?"
-            + Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*\\S)");
-
-    /** A line that announces what it says is of one piece. */
-    private static final Pattern ANNOUNCED = Vocabulary.pattern(
-            "\\W*" + Vocabulary.ALL.either("answer", "model", "feedback", "hint", "label", "list") + "\\s*[:=(]");
-
-    private static final Pattern POINTS_FAR =
-            Pattern.compile("[^\\s.?!](?:\\s{5,}|\\s?\\t\\s?)([(\\[]\\d{1,2}[)\\]])\\s*$");
-
-    /** The same behind a whole sentence, which only a bare letter shows to be an option and no part. */
-    private static final Pattern POINTS_FAR_BEHIND_SENTENCE =
-            Pattern.compile("[A-H]\\s{1,6}[^(\\[]*[.]\\s{12,}([(\\[]\\d{1,2}[)\\]])\\s*$");
-
-    private static final Pattern KEY_FAR =
-            Pattern.compile("\\S(?:(?:\\s{3,}|\\s?\\t\\s?)(?=[(\\[])|\\s+(?=\\[))([(\\[][A-Ha-h][)\\]])\\s*$");
-
-    /** "(1) spring   (2) autumn        [ 2 ]": a box with the number of the right one. */
-    private static final Pattern BOXED_KEY = Pattern.compile("\\S(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s+\\d\\s+])\\s*$");
-
-    /**
-     * "2,5 m = ______ cm        (250)": far behind the gap the number that goes into it, where that can't be points. A word
-     * there may as well be the one to put into another form ("She ______ home.        (go)").
-     */
-    private static final Pattern GAP_KEY_FAR = Pattern.compile(
-            "(?:_{2,}|\\.{4,}|\u2026)[^_(]*?(?:\\s{3,}|\\s?\\t\\s?)([(\\[](?!\\s*[1-9]\\d?\\s*[)\\]])\\s*-?\\d[\\d.,]*(?:\\s?\\p{L}{1,3})?\\s*[)\\]])\\s*$");
-
-    /** "… is ______.    [nectar]": far behind a gap or a whole sentence, in brackets that no cue word stands in. */
-    private static final Pattern GAP_WORD_FAR = Pattern.compile(
-            "(?:_{3,}|\\.{5,}|\u2026|[.?!](?=\\s))[^_\\[]*?(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s*\\p{L}{2}[^\\[\\]]{0,40}])\\s*$");
-
-    /** A longer line is no question with its key, and one made of nothing but dots would keep the patterns busy for minutes. */
-    private static final int LONGEST_SEARCHED = 2000;
-
     private static final int MOST_RULES = 12;
 
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "list") + "(?:\\s*[:=]|\\s+(?=[(\\[]?\\w{1,2}[.)\\]]))");
-
-    /** Behind a number alone an answer is one of a list. */
-    private static final Pattern NUMBER_ONLY = Pattern.compile("[^\\p{L}_\u2026]*|\\W*\\p{L}+\\s*\\d+\\W*");
 
     private PieceSplitter() {}
 
@@ -183,90 +146,7 @@ final class PieceSplitter {
         if (best.isEmpty() && line.layout().cell().isEmpty()) {
             best = BareLetters.cuts(text);
         }
-        return withKey(text, withPoints(text, withAnswer(line, best.isEmpty() ? boxes(text) : best)));
-    }
-
-    /** "a) wasps   b) bees        (b)": far behind the options the letter of the right one. */
-    private static List<Integer> withKey(String text, List<Integer> cuts) {
-        if (text.length() > LONGEST_SEARCHED || !endsInBracket(text)) {
-            return cuts;
-        }
-        Matcher gap = GAP_KEY_FAR.matcher(text);
-        if (cuts.isEmpty() && gap.find() && isAnswer(gap.group(1))) {
-            return List.of(gap.start(1));
-        }
-        Matcher word = GAP_WORD_FAR.matcher(text);
-        if (cuts.isEmpty() && text.endsWith("]") && word.find()) {
-            return List.of(word.start(1));
-        }
-        Matcher letter = KEY_FAR.matcher(text);
-        Matcher key = letter.find() ? letter : BOXED_KEY.matcher(text);
-        boolean behind = cuts.size() > 1 && key.find(0) && key.start(1) > cuts.get(cuts.size() - 1);
-        if (!behind) {
-            return cuts;
-        }
-        List<Integer> all = new ArrayList<>(cuts);
-        all.add(key.start(1));
-        return all;
-    }
-
-    /** "(250)" and "(7.5 cm)", not "(2 pts)". */
-    private static boolean isAnswer(String bracket) {
-        return bracket.matches(".\\s*[\\d.,]+\\s*.")
-                || PointsFinder.beside(bracket).isEmpty();
-    }
-
-    private static boolean endsInBracket(String text) {
-        String bare = text.stripTrailing();
-        return bare.endsWith(")") || bare.endsWith("]");
-    }
-
-    /** "D petal          (1)": the points far behind the last option are none of its words. */
-    private static List<Integer> withPoints(String text, List<Integer> cuts) {
-        if (!endsInBracket(text)) {
-            return cuts;
-        }
-        Matcher sentence = POINTS_FAR_BEHIND_SENTENCE.matcher(text);
-        Matcher points = sentence.lookingAt() ? sentence.reset() : POINTS_FAR.matcher(text);
-        boolean option =
-                LabelFinder.find(text, 0, text.length()).stream().anyMatch(label -> label.kind() == Label.Kind.LETTER)
-                        || text.matches("[A-Ha-h]\\s.*");
-        if (!option || !points.find() || !cuts.isEmpty() && points.start(1) <= cuts.get(cuts.size() - 1)) {
-            return cuts;
-        }
-        List<Integer> all = new ArrayList<>(cuts);
-        all.add(points.start(1));
-        return all;
-    }
-
-    /** "… try ______. Answer: square": the answer behind the question on its own line is a part by itself. */
-    private static List<Integer> withAnswer(Line line, List<Integer> cuts) {
-        String text = line.text();
-        if (text.indexOf(':') < 0 && text.indexOf('=') < 0) {
-            return cuts;
-        }
-        Matcher answer = ANSWER_BEHIND.matcher(text);
-        int last = cuts.isEmpty() ? 0 : cuts.get(cuts.size() - 1);
-        boolean found = !ANNOUNCED.matcher(text).lookingAt() && answer.find(last);
-        while (found && !isApart(line, answer)) {
-            found = answer.find();
-        }
-        if (!found || NUMBER_ONLY.matcher(text.substring(0, answer.start())).matches()) {
-            return cuts;
-        }
-        List<Integer> all = new ArrayList<>(cuts);
-        all.add(answer.start(2));
-        return all;
-    }
-
-    /** Behind the end of a sentence, a wide space, or where the type changes. */
-    private static boolean isApart(Line line, Matcher answer) {
-        int at = answer.start(2);
-        String before = line.text().substring(0, answer.start());
-        boolean ends = before.matches("(?s).*[.?!:_\u2026)]");
-        boolean changes = line.spans().stream()
-                .anyMatch(span -> span.from() == at && span.figure().isEmpty());
-        return ends || changes || answer.group(1).length() > 1;
+        return LineEnds.cuts(line, best.isEmpty() ? boxes(text) : best);
     }
 
     /** "1) north      2) south      3) east" from the line's beginning on, wide spaces between. */

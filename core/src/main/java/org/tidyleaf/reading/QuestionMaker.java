@@ -78,9 +78,17 @@ final class QuestionMaker {
         return questions;
     }
 
-    private ReadQuestion make(List<Draft> drafts, int index, GatheredKey key) {
+    private ReadQuestion make(List<Draft> drafts, int index, GatheredKey gathered) {
         Draft draft = drafts.get(index);
-        Question question = question(draft, particulars(draft), key);
+        Particulars whole = particulars(draft);
+        boolean open = gathered.source() == KeySource.NONE
+                && gathered.text().isEmpty()
+                && isBare(draft)
+                && whole.stem().gapCount() == 0;
+        Optional<SetApartAnswers.Behind> behind = open ? SetApartAnswers.behind(whole.stem()) : Optional.empty();
+        GatheredKey key = behind.map(SetApartAnswers.Behind::key).orElse(gathered);
+        Question question = question(
+                draft, behind.map(found -> whole.withStem(found.stem())).orElse(whole), key);
         List<Segment> stem =
                 draft.stem.isEmpty() ? List.of(draft.cues.get(0).piece().segment()) : draft.stem;
         List<List<Segment>> options = draft.options.stream()
@@ -131,12 +139,7 @@ final class QuestionMaker {
     }
 
     private Optional<Question> within(Draft draft, Particulars particulars, GatheredKey key) {
-        boolean bare = draft.options.isEmpty()
-                && draft.judgement.isEmpty()
-                && draft.pairs.isEmpty()
-                && draft.rows.isEmpty()
-                && draft.writingLines() == 0;
-        if (!bare) {
+        if (!isBare(draft) || draft.writingLines() > 0) {
             return Optional.empty();
         }
         Optional<Grid> statements = MarkedStatements.find(draft, particulars, prose);
@@ -148,6 +151,14 @@ final class QuestionMaker {
                 ? SetApartAnswers.find(particulars, said).map(QuestionMaker::numberIfOne)
                 : Optional.empty();
         return answered.isPresent() ? Optional.of(answered.get()) : AlternativesMaker.find(particulars, key, said);
+    }
+
+    private static boolean isBare(Draft draft) {
+        return draft.options.isEmpty()
+                && draft.judgement.isEmpty()
+                && draft.pairs.isEmpty()
+                && draft.rows.isEmpty()
+                && draft.cells.isEmpty();
     }
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {

@@ -1,14 +1,12 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
 
@@ -33,9 +31,6 @@ final class RoleScorer {
 
     private static final int SHORT_RULE = 25;
 
-    private static final Pattern EXPLAINS =
-            Vocabulary.pattern("(?:.{0,12}[.)]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
-
     private final Habits habits;
     private final Lessons lessons;
     private final List<Cues> all;
@@ -49,7 +44,7 @@ final class RoleScorer {
     RoleScorer(List<Cues> all, Habits habits, Lessons lessons) {
         this.all = all;
         this.habits = habits;
-        this.loneHeads = loneHeads(all, habits);
+        this.loneHeads = LoneHeads.find(all, habits);
         this.topHead = topHead(all);
         long bold =
                 habits.chained().stream().filter(i -> all.get(i).is(Trait.BOLD)).count();
@@ -110,60 +105,6 @@ final class RoleScorer {
 
     private static String style(List<Cues> all, int place) {
         return all.get(place).line().layout().style().toLowerCase(Locale.ROOT);
-    }
-
-    /** "IV. Write an essay on … (6 points)": a head with nothing below it that asks something is the question itself. */
-    private static Set<Integer> loneHeads(List<Cues> all, Habits habits) {
-        Set<Integer> lone = new HashSet<>();
-        boolean empty = true;
-        int below = all.size();
-        for (int i = all.size() - 1; i >= 0; i--) {
-            if (habits.chained().contains(i)) {
-                empty = false;
-            } else if (habits.headings().contains(i) && empty && i + 1 < below && asks(all.get(i + 1))) {
-                // "Part 4: Writing" and below it nothing but "Write a letter …".
-                lone.add(i + 1);
-                below = i;
-            } else if (habits.headings().contains(i)) {
-                boolean asks = EXPLAINS.matcher(all.get(i).text()).matches()
-                        && (all.get(i).is(Trait.ENDS_SENTENCE)
-                                || PointsFinder.beside(all.get(i).text()).isPresent());
-                if (empty && (asks || hasRoom(all, i + 1, below))) {
-                    lone.add(i);
-                }
-                empty = true;
-                below = i;
-            }
-        }
-        return lone;
-    }
-
-    /** "Exercise B. Tick what bees collect." with nothing below but boxes to tick, or rules to write on. */
-    private static boolean hasRoom(List<Cues> all, int from, int to) {
-        boolean room = false;
-        if (Vocabulary.ALL.mentions(all.get(from - 1).words(), "match")) {
-            return false;
-        }
-        for (int i = from; i < to; i++) {
-            Cues cues = all.get(i);
-            boolean box = cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BOX);
-            boolean given = cues.line()
-                            .layout()
-                            .cell()
-                            .filter(cell -> cell.columns() == 1)
-                            .isPresent()
-                    && cues.is(Trait.SHORT);
-            box &= cues.line().layout().cell().isEmpty();
-            if (!box && !cues.is(Trait.WRITING_LINE) && !given) {
-                return false;
-            }
-            room |= !given;
-        }
-        return room;
-    }
-
-    private static boolean asks(Cues cues) {
-        return EXPLAINS.matcher(cues.text()).matches() && cues.is(Trait.ENDS_SENTENCE);
     }
 
     private boolean hasStemLabel(Cues cues) {
@@ -383,10 +324,21 @@ final class RoleScorer {
     }
 
     /** A stem's next line: it goes on in the middle of a sentence, or what stood above was only the number. */
+    /** "Question 3", "Type: choice", "Points: 2", and only then what is asked. */
+    private boolean isBelowBareNumber(int index) {
+        int above = index - 1;
+        while (above > 0
+                && !isOnlyNumber(all.get(above))
+                && (all.get(above).announces(Announces.LABEL) || all.get(above).is(Trait.POINTS_ONLY))) {
+            above--;
+        }
+        return above >= 0 && isOnlyNumber(all.get(above));
+    }
+
     private double goesOn(int index, Cues cues, Optional<Cues> before, Step from) {
         double fit = -SLIGHT;
         boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
-        boolean onlyNumber = before.filter(this::isOnlyNumber).isPresent();
+        boolean onlyNumber = isBelowBareNumber(index);
         fit += onlyNumber ? CLEAR : 0;
         fit += flow(cues, before) + (cues.is(Trait.TABULAR) ? LEANING : 0);
         fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;

@@ -39,7 +39,8 @@ class ReadAgainTest {
                 pins.remove(pins.keySet().iterator().next());
             } else {
                 Role role = ROLES.get(random.nextInt(ROLES.size()));
-                pins.put(line, new Pins.Pin(role, line > 1 && random.nextInt(4) == 0));
+                Pins.Pin pin = new Pins.Pin(role, line > 1 && random.nextInt(4) == 0);
+                pins.put(line, round == 2 ? Pins.Pin.further(role) : pin);
             }
             Pins all = new Pins(pins);
             assertThat(reader.read(survey, all))

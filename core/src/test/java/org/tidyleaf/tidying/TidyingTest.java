@@ -80,6 +80,26 @@ class TidyingTest {
     }
 
     @Test
+    void linesDrawnOverAtOnceRunOnUnlessTheyBeginAnew() {
+        Source source = source("Swarms leave in May.\nThe old queen goes with them.\nWho stays\nin the hive?\n"
+                + "the young queen\nthe drones\n1. Who dances?\n2. Who stings?\n");
+        Tidied tidied = Tidying.apply(
+                source,
+                new Decisions(List.of(
+                        new Decision.PinLines(List.of(1, 2), Role.STIMULUS, false),
+                        new Decision.PinLines(List.of(3, 4), Role.STEM, false),
+                        new Decision.PinLines(List.of(5, 6), Role.OPTION, false),
+                        new Decision.PinLines(List.of(7, 8), Role.STEM, false))));
+        assertThat(tidied.quiz().stimuli()).hasSize(1);
+        assertThat(tidied.quiz().stimuli().get(0).text().plain())
+                .isEqualTo("Swarms leave in May. The old queen goes with them.");
+        assertThat(tidied.quiz().questions())
+                .extracting(question -> question.particulars().stem().plain())
+                .containsExactly("Who stays in the hive?", "Who dances?", "Who stings?");
+        assertThat(((ChoiceQuestion) first(tidied)).options()).hasSize(2);
+    }
+
+    @Test
     void anEditOfAQuestionThatIsGoneRestsUntilItIsBack() {
         Decision edit = new Decision.EditStem("q1", "Which bees dance?");
         Decision pin = new Decision.PinLines(List.of(1), Role.ASIDE, false);
