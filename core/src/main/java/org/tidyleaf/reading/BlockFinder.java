@@ -36,16 +36,16 @@ final class BlockFinder {
     static final Pattern TICK =
             Pattern.compile("[xX\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
     private static final Pattern BANK_LINE = Pattern.compile(
-            "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,}");
+            "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,60}");
 
     private static final Pattern PAIRING = Pattern.compile(
             "[(\\[]?\\p{L}[).:\\]]\\s*\\p{L}{1,3}\\s*[-\u2013:\u2192]\\s*\\w{1,3}(?:[,;]?\\s+\\p{L}{1,3}\\s*[-\u2013:\u2192]\\s*\\w{1,3})+");
 
     private static final Pattern WORDS_APART = Pattern.compile(
-            "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:(?:\\s{3,}|\\t+)\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,}");
+            "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:(?:\\s{3,}|\\t+)\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,60}");
 
     private static final Pattern WORDS_BOXED = Pattern.compile(
-            "[\\[({|]\\s*[^,;/|\\[\\](){}]{1,30}(?:\\s*[,;/|\u2013-]\\s+[^,;/|\\[\\](){}]{1,30}){2,}\\s*[\\])}|]");
+            "[\\[({|]\\s*[^,;/|\\[\\](){}]{1,30}(?:\\s*[,;/|\u2013-]\\s+[^,;/|\\[\\](){}]{1,30}){2,60}\\s*[\\])}|]");
 
     static final int FEWEST_PAIRS = 3;
 
@@ -76,7 +76,9 @@ final class BlockFinder {
             return;
         }
         boolean bank = WordBanks.isLine(cues.text()) && all.get(lead + 1).is(Trait.GAP)
-                || cues.labels().isEmpty() && WordBanks.isFor(cues.text(), gapsBelow(lead + 1));
+                || cues.labels().isEmpty()
+                        && !WordBanks.behindColon(cues.text()).isEmpty()
+                        && WordBanks.isFor(cues.text(), gapsBelow(lead + 1));
         if (bank) {
             found.put(lead, Blocks.Kind.WORDS);
             gapped(lead + 1);

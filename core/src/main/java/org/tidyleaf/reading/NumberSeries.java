@@ -14,6 +14,9 @@ final class NumberSeries {
 
     private static final int MOST_MISSING = 5;
 
+    /** A run is looked for among so many labels; no test has more questions. */
+    private static final int MOST_LABELS = 4000;
+
     private NumberSeries() {}
 
     /** The members of a series that may number questions; empty where it can't. */
@@ -67,9 +70,28 @@ final class NumberSeries {
 
     /** The members of the longest run 1, 2, 3, … (a missing number is passed over), and of runs before and after it. */
     static List<Seen> chain(List<Seen> seen) {
-        if (seen.isEmpty()) {
-            return List.of();
+        List<List<Seen>> runs = new ArrayList<>();
+        List<List<Seen>> before = new ArrayList<>();
+        int from = 0;
+        while (from < seen.size()) {
+            List<Seen> rest = seen.subList(from, Math.min(seen.size(), from + MOST_LABELS));
+            List<Integer> run = longest(rest);
+            runs.add(run.stream().map(rest::get).toList());
+            before.add(chain(rest.subList(0, run.get(0))));
+            from += run.get(run.size() - 1) + 1;
         }
+        List<Seen> after = List.of();
+        for (int i = runs.size() - 1; i >= 0; i--) {
+            List<Seen> all = new ArrayList<>(before.get(i).size() > 1 ? before.get(i) : List.of());
+            all.addAll(runs.get(i));
+            all.addAll(after.size() > 1 || isLast(runs.get(i), after) ? after : List.of());
+            after = all;
+        }
+        return after;
+    }
+
+    /** The places of the longest run, the first of several; there is at least one label. */
+    private static List<Integer> longest(List<Seen> seen) {
         int[] previous = new int[seen.size()];
         double[] length = new double[seen.size()];
         Map<Integer, Integer> latest = new HashMap<>();
@@ -79,10 +101,10 @@ final class NumberSeries {
             previous[i] = -1;
             length[i] = ordinal == 1 ? 1 : 0.5;
             for (int step = 0; step <= 2; step++) {
-                Integer before = latest.get(ordinal - step);
-                double reached = before == null ? 0 : length[before] + gain(seen, before, i, step);
-                if (before != null && reached > length[i]) {
-                    previous[i] = before;
+                Integer above = latest.get(ordinal - step);
+                double reached = above == null ? 0 : length[above] + gain(seen, above, i, step);
+                if (above != null && reached > length[i]) {
+                    previous[i] = above;
                     length[i] = reached;
                 }
             }
@@ -92,7 +114,11 @@ final class NumberSeries {
             }
             best = length[i] > length[best] ? i : best;
         }
-        return withNeighbours(seen, previous, best);
+        List<Integer> places = new ArrayList<>();
+        for (int at = best; at >= 0; at = previous[at]) {
+            places.add(0, at);
+        }
+        return places;
     }
 
     /** What stands behind the digits: "b" of "12b". */
@@ -105,6 +131,9 @@ final class NumberSeries {
         if (step == 0) {
             String above = seen.get(from).label().printed();
             String here = seen.get(to).label().printed();
+            if (Character.isDigit(here.charAt(here.length() - 1))) {
+                return -1;
+            }
             boolean numerals =
                     NUMERALS.contains(part(above)) && NUMERALS.indexOf(part(here)) == NUMERALS.indexOf(part(above)) + 1;
             return numerals
@@ -115,22 +144,6 @@ final class NumberSeries {
                     : -1;
         }
         return step == 1 ? 1 : 0.4;
-    }
-
-    private static List<Seen> withNeighbours(List<Seen> seen, int[] previous, int last) {
-        List<Seen> members = new ArrayList<>();
-        int first = last;
-        for (int at = last; at >= 0; at = previous[at]) {
-            members.add(0, seen.get(at));
-            first = at;
-        }
-        List<Seen> all = new ArrayList<>();
-        List<Seen> before = chain(seen.subList(0, first));
-        List<Seen> after = chain(seen.subList(last + 1, seen.size()));
-        all.addAll(before.size() > 1 ? before : List.of());
-        all.addAll(members);
-        all.addAll(after.size() > 1 || isLast(members, after) ? after : List.of());
-        return all;
     }
 
     /** A lone number behind the run is the last question, where the numbers between are those of pairs or gaps. */

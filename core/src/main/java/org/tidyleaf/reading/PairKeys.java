@@ -9,7 +9,7 @@ import org.tidyleaf.source.Cell;
 final class PairKeys {
 
     private static final Pattern KEYS = Pattern.compile(
-            "(?:\\d{1,2}\\s*[-\u2013:=\u2192]?\\s*[A-Za-z]\\b[\\s,;.]*){2,}|(?:[A-Za-z]\\s*[-\u2013:=\u2192]?\\s*\\d{1,2}\\b[\\s,;.]*){2,}");
+            "(?:\\d{1,2}\\s*[-\u2013:=\u2192]?\\s*[A-Za-z]\\b[\\s,;.]*){2,60}|(?:[A-Za-z]\\s*[-\u2013:=\u2192]?\\s*\\d{1,2}\\b[\\s,;.]*){2,60}");
 
     /** "a) wasps   b) bees        (b)", or a box with the number of the right one. */
     private static final Pattern BEHIND = Pattern.compile("[(\\[][A-Ha-h][)\\]]|\\[\\s+\\d\\s+]");

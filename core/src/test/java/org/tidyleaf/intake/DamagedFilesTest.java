@@ -107,10 +107,22 @@ class DamagedFilesTest {
 
     /** A line of one sign repeated is where patterns look again at every place. */
     @ParameterizedTest
-    @ValueSource(strings = {".", ". ", ". a ", "_ ", " ", "(", "1. ", "a) "})
+    @ValueSource(strings = {".", ". ", ". a ", "_ ", " ", "(", "1. ", "a) ", "_a_ ", "1. ____ ", "x    ", "1. ANS: A "})
     void anEndlessLineIsReadInTime(String repeated) {
         String text =
                 "1. Who dances?\n" + repeated.repeat(100_000 / repeated.length()) + " / 3 x]\nA. workers\nB. drones\n";
+        assertTimeoutPreemptively(LONGEST, () -> {
+            Source source = new Intake().read("t.txt", text.getBytes(StandardCharsets.UTF_8));
+            assertThat(new Reader().read(source, Pins.NONE).ledger())
+                    .hasSize(source.lines().size());
+        });
+    }
+
+    /** Lines that repeat again and again are where passes look far ahead, or call themselves for each beginning. */
+    @ParameterizedTest
+    @ValueSource(strings = {"Exercise 1\n1. Who?\n2. What?\n", "___ four\n", "A. wax  B. comb\n", "ANS: A\tPTS: 1\n"})
+    void endlessLinesAreReadInTime(String repeated) {
+        String text = repeated.repeat(12_000 / (int) repeated.lines().count());
         assertTimeoutPreemptively(LONGEST, () -> {
             Source source = new Intake().read("t.txt", text.getBytes(StandardCharsets.UTF_8));
             assertThat(new Reader().read(source, Pins.NONE).ledger())
