@@ -60,6 +60,8 @@ export function attachKeying(root, { focused, focusCard, nextCard, clear }) {
   /** Whether the key was one of the round's. */
   function take(event) {
     if (!on || event.ctrlKey || event.metaKey || event.altKey || event.target.closest('input, textarea, select')) return false;
+    // A button in focus is pressed as everywhere.
+    if ((event.key === ' ' || event.key === 'Enter') && event.target.closest('button, a, summary')) return false;
     const card = focused();
     const keys = [...(card?.querySelectorAll('[data-key]') ?? [])];
     const key = event.key.toLowerCase();

@@ -91,7 +91,9 @@ final class BenchCommand implements Callable<Integer> {
             try (PDDocument document = Loader.loadPDF(bytes)) {
                 new PDFTextStripper().getText(document);
                 for (PDPage page : document.getPages()) {
-                    pictures(page.getResources());
+                    if (page.getResources() != null) {
+                        pictures(page.getResources());
+                    }
                 }
             }
         } else if (name.endsWith(".docx") || name.endsWith(".odt")) {

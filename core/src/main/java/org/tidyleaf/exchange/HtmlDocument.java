@@ -1,6 +1,6 @@
 package org.tidyleaf.exchange;
 
-import java.util.ArrayList;
+import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -31,7 +31,7 @@ abstract class HtmlDocument implements PrintDocument {
     static final String PICTURE = "picture";
 
     private final XmlText body = new XmlText();
-    private final List<byte[]> pictures = new ArrayList<>();
+    private final PictureSpool pictures = new PictureSpool();
     private final String title;
     private boolean inGroup;
     private boolean inTable;
@@ -165,6 +165,11 @@ abstract class HtmlDocument implements PrintDocument {
     /** The picture of such an address. */
     final byte[] picture(String address) {
         return pictures.get(Integer.parseInt(address.substring(PICTURE.length() + 1)));
+    }
+
+    /** Lets go of its pictures. */
+    final void forget() throws IOException {
+        pictures.close();
     }
 
     /** All that was written so far. */

@@ -14,8 +14,10 @@ import java.io.OutputStream;
 import java.io.Reader;
 import java.nio.charset.StandardCharsets;
 import java.util.Objects;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.pdmodel.PDDocument;
 
-/** The printed test as a PDF, laid out from its XHTML; its fonts are in the file. */
+/** The printed test as a PDF, laid out from its XHTML; its fonts are in the file, its pictures wait on the disk. */
 final class PdfDocument extends HtmlDocument {
 
     private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/DejaVuSansCondensed";
@@ -29,7 +31,17 @@ final class PdfDocument extends HtmlDocument {
 
     @Override
     public void finish() throws IOException {
+        // What the library builds lies in a file as well until it leaves.
+        try (PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
+            print(document);
+        } finally {
+            forget();
+        }
+    }
+
+    private void print(PDDocument document) throws IOException {
         PdfRendererBuilder builder = new PdfRendererBuilder();
+        builder.usePDDocument(document);
         builder.withHtmlContent(xhtml(), null);
         // Nothing is fetched: pictures are our own, and any other address is none of ours.
         builder.useUriResolver((base, address) -> address.startsWith(PICTURE + ":") ? address : null);

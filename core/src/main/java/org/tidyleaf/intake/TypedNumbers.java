@@ -9,7 +9,7 @@ import org.commonmark.node.OrderedList;
 
 /**
  * Numbers of a Markdown list as they were typed. CommonMark (0.31, 5.3) keeps the first and counts on from it; in a test
- * "1." and then "4." are questions 1 and 4.
+ * "1." and then "4." are questions 1 and 4, for those between stand side by side or in a table.
  */
 final class TypedNumbers extends AbstractVisitor {
 
@@ -25,14 +25,24 @@ final class TypedNumbers extends AbstractVisitor {
     @Override
     public void visit(OrderedList list) {
         visitChildren(list);
+        OrderedList current = list;
         int expected = list.getMarkerStartNumber();
-        for (Node item = list.getFirstChild(); item != null; item = item.getNext()) {
+        Node item = list.getFirstChild();
+        while (item != null) {
+            Node next = item.getNext();
             int typed = number(item, expected);
-            if (typed != expected) {
-                visit(splitOff(list, item, typed));
-                return;
+            // Whoever types "1." before each item leaves the counting to the program.
+            if (typed > expected) {
+                OrderedList rest = like(list, typed);
+                current.insertAfter(rest);
+                current = rest;
+                expected = typed;
+            }
+            if (current != list) {
+                current.appendChild(item);
             }
             expected++;
+            item = next;
         }
     }
 
@@ -49,19 +59,11 @@ final class TypedNumbers extends AbstractVisitor {
         return number.lookingAt() ? Integer.parseInt(number.group(1)) : otherwise;
     }
 
-    /** The items from one on as a list of their own behind the list. */
-    private static OrderedList splitOff(OrderedList list, Node from, int number) {
+    private static OrderedList like(OrderedList list, int number) {
         OrderedList rest = new OrderedList();
         rest.setMarkerStartNumber(number);
         rest.setMarkerDelimiter(list.getMarkerDelimiter());
         rest.setTight(list.isTight());
-        Node item = from;
-        while (item != null) {
-            Node next = item.getNext();
-            rest.appendChild(item);
-            item = next;
-        }
-        list.insertAfter(rest);
         return rest;
     }
 }

@@ -47,9 +47,13 @@ final class FarLetters {
     static void mark(List<Cues> all) {
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
+            Cues before = all.get(i - 1);
             boolean behind = !cues.piece().first()
                     && cues.text().matches("[A-H]")
-                    && all.get(i - 1).line().number() == cues.line().number();
+                    && cues.labels().isEmpty()
+                    && cues.piece().segment().to() == cues.line().text().length()
+                    && before.line().number() == cues.line().number()
+                    && before.labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
             if (behind) {
                 all.set(
                         i,

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -413,68 +412,17 @@ final class KeyListReader {
         return worded && before.matches("(?s).*(?:\\s{2}|[,;.]\\s?)");
     }
 
+    /** Takes the answers of a table; its pieces are taken where it has any. */
     void table(List<Integer> pieces) {
-        Map<Integer, Map<Integer, Cues>> rows = new TreeMap<>();
-        for (int piece : pieces) {
-            Cell cell = all.get(piece).line().layout().cell().orElseThrow();
-            rows.computeIfAbsent(cell.row(), r -> new TreeMap<>()).put(cell.column(), all.get(piece));
-        }
         int before = items.size();
-        Map<Integer, Cues> above = Map.of();
-        boolean downwards = countDownwards(List.copyOf(rows.values()));
-        for (Map<Integer, Cues> row : rows.values()) {
-            if (!downwards) {
-                acrossRow(above, row);
-            }
-            alongRow(row, downwards);
-            above = row;
-        }
+        KeyTables.answers(pieces.stream().map(all::get).toList())
+                .forEach(answer -> add(
+                        answer.number(),
+                        answer.said().text(),
+                        answer.said().line().number()));
         if (items.size() > before) {
             taken.addAll(pieces);
         }
-    }
-
-    /** "Question | Answer" over "1 | 100", "2 | 1000": with heads above two columns the first counts, whatever the second holds. */
-    private static boolean countDownwards(List<Map<Integer, Cues>> rows) {
-        int last = 0;
-        for (Map<Integer, Cues> row : rows.subList(Math.min(1, rows.size()), rows.size())) {
-            boolean numbered = row.containsKey(0) && row.containsKey(1) && row.size() == 2 && isNumber(row.get(0));
-            int number = numbered ? Integer.parseInt(row.get(0).text().replaceAll("\\D", "")) : 0;
-            if (number <= last) {
-                return false;
-            }
-            last = number;
-        }
-        return rows.size() > SEVERAL && rows.get(0).values().stream().noneMatch(KeyListReader::isNumber);
-    }
-
-    /** Numbers in one row, their answers below. */
-    private void acrossRow(Map<Integer, Cues> numbers, Map<Integer, Cues> answers) {
-        for (Map.Entry<Integer, Cues> number : numbers.entrySet()) {
-            Cues answer = answers.get(number.getKey());
-            if (answer != null && isNumber(number.getValue()) && !isNumber(answer)) {
-                add(bare(number.getValue()), answer.text(), answer.line().number());
-            }
-        }
-    }
-
-    /** A number with its answer in the cell to the right. */
-    private void alongRow(Map<Integer, Cues> row, boolean firstCounts) {
-        for (Map.Entry<Integer, Cues> number : row.entrySet()) {
-            Cues answer = row.get(number.getKey() + 1);
-            boolean said = answer != null && (!isNumber(answer) || firstCounts && number.getKey() == 0);
-            if (said && isNumber(number.getValue())) {
-                add(bare(number.getValue()), answer.text(), answer.line().number());
-            }
-        }
-    }
-
-    private static boolean isNumber(Cues cues) {
-        return cues.text().matches("[(]?\\d{1,3}[a-h]?[.):]?");
-    }
-
-    private static String bare(Cues cues) {
-        return cues.text().replaceAll("[^\\da-h]", "");
     }
 
     /** "Answer: B  Points: 1": the answer alone, without its announcing word and the labels behind it. */

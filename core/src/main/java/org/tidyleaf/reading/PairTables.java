@@ -51,7 +51,9 @@ final class PairTables {
             dots &= cell.columns() == 3
                     && (cell.column() != 1
                             || DOTS.matcher(all.get(piece).text()).matches());
-            (cell.column() == 0 ? lefts : rights).add(cell.row());
+            if (cell.column() != 1) {
+                (cell.column() == 0 ? lefts : rights).add(cell.row());
+            }
         }
         return dots && lefts.size() >= BlockFinder.FEWEST_PAIRS && rights.size() >= lefts.size();
     }

@@ -198,4 +198,16 @@ class OtherFormatsTest {
         assertThat(texts(source)).containsExactly("1. Who?", "A) workers", "B) drones", "\u2022 one", "\u2022 two");
         assertThat(source.line(1).isMostly(Emphasis.BOLD, 0, 7)).isTrue();
     }
+
+    /** CommonMark (0.31, 5.3) counts on from a list's first number; numbers typed ahead are meant. */
+    @Test
+    void numbersOfMarkdownRunAheadAsTypedAndElseCountOn() throws IntakeException {
+        assertThat(texts(markdown("1. Who?\n2. What?\n\n5. Why?\n6. When?\n")))
+                .containsExactly("1. Who?", "2. What?", "5. Why?", "6. When?");
+        assertThat(texts(markdown("1. Who?\n1. What?\n1. Why?\n"))).containsExactly("1. Who?", "2. What?", "3. Why?");
+    }
+
+    private static Source markdown(String text) throws IntakeException {
+        return new Intake().read("t.md", text.getBytes(StandardCharsets.UTF_8));
+    }
 }
