@@ -283,9 +283,11 @@ class DeskActionsTest {
         assertThat(desk.tally()).containsText("2 lines read as passage.");
         sweep(4, 4);
         teacher.click("[data-role=STEM]");
-        assertThat(desk.tally()).containsText("1 question");
+        assertThat(desk.tally()).containsText("Line 4 read as question.");
         sweep(5, 6);
         teacher.click("[data-role=OPTION]");
+        // What the lines become moves them, so the next are drawn over only when the answer is there.
+        assertThat(desk.tally()).containsText("2 lines read as option.");
         assertThat(desk.card(1).locator(".question-card-option").nth(1)).containsText("the drones");
         sweep(7, 7);
         teacher.click("[data-more-roles]");
