@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import org.tidyleaf.source.Cell;
 
@@ -18,12 +17,12 @@ final class ColumnFinder {
 
     private ColumnFinder() {}
 
-    static Columns find(List<Cues> all) {
-        Set<Integer> scales = GradeScales.find(all);
+    /** @param blocks tables of grades among them hold no questions */
+    static Columns find(List<Cues> all, Blocks blocks) {
         Map<Integer, Map<Integer, Map<Integer, Integer>>> tables = new TreeMap<>();
         for (int i = 0; i < all.size(); i++) {
             Optional<Cell> cell = all.get(i).line().layout().cell();
-            if (!scales.contains(i) && cell.isPresent()) {
+            if (cell.isPresent() && !blocks.at(i).equals(Optional.of(Blocks.Kind.SCALE))) {
                 tables.computeIfAbsent(cell.get().table(), t -> new TreeMap<>())
                         .computeIfAbsent(cell.get().row(), r -> new TreeMap<>())
                         .putIfAbsent(cell.get().column(), i);

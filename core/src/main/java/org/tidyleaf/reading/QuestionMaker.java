@@ -85,8 +85,8 @@ final class QuestionMaker {
                 && gathered.text().isEmpty()
                 && isBare(draft)
                 && whole.stem().gapCount() == 0;
-        Optional<SetApartAnswers.Behind> behind = open ? SetApartAnswers.behind(whole.stem()) : Optional.empty();
-        GatheredKey key = behind.map(SetApartAnswers.Behind::key).orElse(gathered);
+        Optional<AnswerBehind.Found> behind = open ? AnswerBehind.find(whole.stem()) : Optional.empty();
+        GatheredKey key = behind.map(AnswerBehind.Found::key).orElse(gathered);
         Question question = question(
                 draft, behind.map(found -> whole.withStem(found.stem())).orElse(whole), key);
         List<Segment> stem =

@@ -27,11 +27,6 @@ final class SetApartAnswers {
     private static final List<Emphasis> SIGNS =
             List.of(Emphasis.UNDERLINE, Emphasis.HIGHLIGHT, Emphasis.COLOR, Emphasis.BOLD);
 
-    /** Bold and underlined words at the end of a sentence only stress it. */
-    private static final List<Emphasis> BEHIND = List.of(Emphasis.HIGHLIGHT, Emphasis.COLOR);
-
-    private static final Pattern SENTENCE_OVER = Pattern.compile(".*[.?!:][)\\]\"\u201d]?\\s*");
-
     private static final Pattern BETWEEN_LINES =
             Pattern.compile("(?<![\\p{L}\\d_])_([\\p{L}\\d](?:[^_]{0,30}[\\p{L}\\d])?)_(?![\\p{L}\\d_])");
 
@@ -60,40 +55,6 @@ final class SetApartAnswers {
             }
         }
         return betweenLines(particulars);
-    }
-
-    /** A question's text, and the answer that stands marked or coloured behind it. */
-    record Behind(Prose stem, String answer) {
-
-        GatheredKey key() {
-            return new GatheredKey(
-                    Set.of(),
-                    Optional.of(answer),
-                    KeySource.FORMATTING,
-                    List.of("\u201c" + answer + "\u201d is set apart behind it"),
-                    Optional.empty());
-        }
-    }
-
-    /** "Convert 2.75 m to millimetres.  2750 mm" with the last words marked or coloured: those are the answer. */
-    static Optional<Behind> behind(Prose stem) {
-        List<Inline> parts = stem.parts();
-        int from = parts.size();
-        while (from > 0
-                && parts.get(from - 1) instanceof Inline.Text text
-                && (text.text().isBlank() || BEHIND.stream().anyMatch(text.emphasis()::contains))) {
-            from--;
-        }
-        Prose asked = new Prose(parts.subList(0, from));
-        String answer = new Prose(parts.subList(from, parts.size())).plain();
-        // Further ones within the text are answers to its parts.
-        boolean alone = asked.parts().stream()
-                .noneMatch(part ->
-                        part instanceof Inline.Text text && BEHIND.stream().anyMatch(text.emphasis()::contains));
-        boolean over = alone && SENTENCE_OVER.matcher(asked.plain()).matches();
-        return over && answer.codePoints().anyMatch(Character::isLetterOrDigit)
-                ? Optional.of(new Behind(asked.cut(0, asked.typed().length()), answer))
-                : Optional.empty();
     }
 
     /** "3.5 m = 350 cm" with the number behind the sign set apart: an answer, and no option. */
