@@ -148,6 +148,10 @@ class DeskActionsTest {
         choose("ORDER", "KEPT");
         choose("PARTIAL", "EACH_RIGHT");
         assertThat(desk.card(6)).containsText("Must be answered");
+        assertThat(desk.card(6)).containsText("Options never shuffled");
+        assertThat(desk.card(6)).containsText("Marks: a share for each right part");
+        change("WORDS", "60-80");
+        assertThat(desk.card(6)).containsText("Length:");
         change("NEW_SECTION", "Building");
         assertThat(teacher.locator(".questions-section")).hasText("Building");
         teacher.click("[data-many-none]");

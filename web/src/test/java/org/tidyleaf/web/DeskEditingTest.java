@@ -108,6 +108,9 @@ class DeskEditingTest {
         teacher.setInputFiles("#file-0", new FilePayload("note.png", "image/png", "no picture".getBytes()));
         assertThat(desk.tally()).containsText("note.png is of a kind that can't be read here");
         pictures(2);
+        teacher.setInputFiles("#file-0", new FilePayload("frame.png", "image/png", picture(60, 30)));
+        assertThat(desk.card(2).locator("img")).hasJSProperty("naturalWidth", 60);
+        pictures(2);
         teacher.click("text=Take it out");
         assertThat(desk.card(2).locator("img")).hasCount(0);
         pictures(2);
