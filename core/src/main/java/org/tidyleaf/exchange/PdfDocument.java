@@ -4,9 +4,9 @@ import com.openhtmltopdf.extend.FSStream;
 import com.openhtmltopdf.extend.FSSupplier;
 import com.openhtmltopdf.mathmlsupport.MathMLDrawer;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import java.io.ByteArrayInputStream;
-import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -40,9 +40,10 @@ final class PdfDocument extends HtmlDocument {
     }
 
     private void print(PDDocument document) throws IOException {
+        String content = xhtml();
         PdfRendererBuilder builder = new PdfRendererBuilder();
         builder.usePDDocument(document);
-        builder.withHtmlContent(xhtml(), null);
+        builder.withHtmlContent(content, null);
         // Nothing is fetched: pictures are our own, and any other address is none of ours.
         builder.useUriResolver((base, address) -> address.startsWith(PICTURE + ":") ? address : null);
         builder.useProtocolsStreamImplementation(address -> new Held(GreyPng.withPalette(picture(address))), PICTURE);
@@ -51,18 +52,18 @@ final class PdfDocument extends HtmlDocument {
         font(builder, "-Bold", 700, FontStyle.NORMAL);
         font(builder, "-Oblique", 400, FontStyle.ITALIC);
         font(builder, "-BoldOblique", 700, FontStyle.ITALIC);
-        builder.toStream(new FilterOutputStream(out) {
-            @Override
-            public void write(byte[] bytes, int from, int length) throws IOException {
-                out.write(bytes, from, length);
-            }
+        try (PdfBoxRenderer renderer = builder.buildPdfRenderer()) {
+            renderer.layout();
+            renderer.createPDFKeepOpen();
+            withoutTime(document, content);
+            document.save(out);
+        }
+    }
 
-            @Override
-            public void close() throws IOException {
-                flush();
-            }
-        });
-        builder.run();
+    /** The libraries write the time of day into the file and its identifier, and no two files of a test would be the same. */
+    private static void withoutTime(PDDocument document, String content) {
+        document.getDocumentInformation().setCreationDate(null);
+        document.setDocumentId((long) content.hashCode());
     }
 
     /** A picture as the library asks for it. */

@@ -1,6 +1,8 @@
 package org.tidyleaf.web.course;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.Serializable;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -8,6 +10,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.web.server.context.WebServerInitializedEvent;
@@ -48,13 +52,32 @@ public class CourseSender {
     /** @param received whether it arrived; {@code words} say what the other side said, or why it did not */
     public record Delivery(boolean received, String words) implements Serializable {}
 
-    public Delivery send(String name, byte[] bytes) {
+    /** Writes what is sent, which need not fit into the memory. */
+    @FunctionalInterface
+    public interface Content {
+        void write(OutputStream out) throws IOException;
+    }
+
+    /** @throws IOException if the package can't be written; that it can't be delivered is said in the answer */
+    public Delivery send(String name, Content content) throws IOException {
+        Path waiting = Files.createTempFile("tidyleaf-course", ".package");
+        try {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(waiting))) {
+                content.write(out);
+            }
+            return send(name, waiting);
+        } finally {
+            Files.delete(waiting);
+        }
+    }
+
+    private Delivery send(String name, Path content) throws IOException {
         HttpRequest request = HttpRequest.newBuilder(URI.create(address))
                 .timeout(PATIENCE)
                 .header("Authorization", "Bearer " + simulated.token())
                 .header("Content-Type", "application/zip")
                 .header("X-File-Name", name.replaceAll("[^A-Za-z0-9._ -]", "_"))
-                .POST(BodyPublishers.ofByteArray(bytes))
+                .POST(BodyPublishers.ofFile(content))
                 .build();
         String last = "";
         for (int attempt = 1; attempt <= TRIES; attempt++) {

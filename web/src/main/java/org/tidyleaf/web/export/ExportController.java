@@ -1,6 +1,5 @@
 package org.tidyleaf.web.export;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -113,9 +112,11 @@ class ExportController {
             throws IOException {
         Outlet outlet = outlet(format);
         Quiz quiz = quiz(teacher, id);
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        outlet.write(quiz, figure -> leaves.figure(id, figure), bytes);
-        after.addFlashAttribute("delivery", course.send(quiz.title() + outlet.ending(), bytes.toByteArray()));
+        after.addFlashAttribute(
+                "delivery",
+                course.send(
+                        quiz.title() + outlet.ending(),
+                        out -> outlet.write(quiz, figure -> leaves.figure(id, figure), out)));
         return "redirect:/leaf/" + id + "/export#send";
     }
 
@@ -146,7 +147,8 @@ class ExportController {
             throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
         }
         Quiz quiz = quiz(teacher, id);
-        return file(quiz.title(), Outlet.QTI3.ending(), Outlet.QTI3.mediaType())
+        Outlet outlet = version == QtiPackage.Version.V30 ? Outlet.QTI3 : Outlet.QTI21;
+        return file(quiz.title(), outlet.ending(), outlet.mediaType())
                 .body(out -> QtiPackage.writeTimed(version, quiz, minutes, figure -> leaves.figure(id, figure), out));
     }
 
@@ -182,9 +184,11 @@ class ExportController {
             throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
         }
         Quiz quiz = quiz(teacher, id);
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        QtiPackage.writePool(quiz, draw, figure -> leaves.figure(id, figure), bytes);
-        after.addFlashAttribute("delivery", course.send(quiz.title() + " pool.zip", bytes.toByteArray()));
+        after.addFlashAttribute(
+                "delivery",
+                course.send(
+                        quiz.title() + " pool.zip",
+                        out -> QtiPackage.writePool(quiz, draw, figure -> leaves.figure(id, figure), out)));
         return "redirect:/leaf/" + id + "/export#send";
     }
 

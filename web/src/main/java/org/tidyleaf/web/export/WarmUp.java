@@ -4,7 +4,10 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -16,6 +19,7 @@ import org.tidyleaf.exchange.StarterDocument;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Quiz;
+import org.tidyleaf.source.Figure;
 import org.tidyleaf.source.Source;
 import org.tidyleaf.tidying.Decisions;
 import org.tidyleaf.tidying.Tidying;
@@ -31,6 +35,8 @@ class WarmUp {
 
     /** So often until the virtual machine has compiled what is used most. */
     private static final int READINGS = 30;
+
+    private static final int WRITINGS = 10;
 
     @EventListener(ApplicationReadyEvent.class)
     void start() {
@@ -49,8 +55,13 @@ class WarmUp {
             for (int i = 0; i < READINGS; i++) {
                 quiz = Tidying.apply(source, new Decisions(List.of())).quiz();
             }
-            for (Outlet outlet : Outlet.values()) {
-                outlet.write(quiz, figure -> Optional.empty(), OutputStream.nullOutputStream());
+            Map<String, Figure> figures =
+                    source.figures().stream().collect(Collectors.toMap(Figure::id, Function.identity()));
+            for (int i = 0; i < WRITINGS; i++) {
+                for (Outlet outlet : Outlet.values()) {
+                    outlet.write(
+                            quiz, figure -> Optional.ofNullable(figures.get(figure)), OutputStream.nullOutputStream());
+                }
             }
         } catch (IOException | IntakeException impossible) {
             LOG.warn("the warm-up failed", impossible);
