@@ -214,7 +214,10 @@ final class CueFinder {
         Optional<Margin> margin = before.isPresent() ? Optional.empty() : margin(line, segment);
         int start = before.map(Sign::to).or(() -> margin.map(Margin::to)).orElse(segment.from());
         int labelAt = skipBlank(line.text(), start, segment.to());
-        List<Label> first = LabelFinder.find(line.text(), labelAt, segment.to());
+        List<Label> typed = LabelFinder.find(line.text(), labelAt, segment.to());
+        List<Label> first = typed.isEmpty() && labelAt == 0 && segment.to() >= line.labelEnd()
+                ? LabelFinder.automatic(line.text(), line.labelEnd())
+                : typed;
         List<Label> behindBox = behindBox(line.text(), first, segment.to());
         // "A rule   B tape   [1]": what stands behind options is their worth and numbers nothing.
         boolean worth =

@@ -124,8 +124,14 @@ final class HabitFinder {
     /** Labels of the pieces that are no answer list. */
     private static Map<String, List<Seen>> series(List<Cues> all, Set<Integer> without) {
         Map<String, List<Seen>> series = new TreeMap<>();
+        boolean numbered = all.stream()
+                .filter(cues -> !cues.is(Trait.POINTS_ONLY))
+                .flatMap(cues -> cues.labels().stream())
+                .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
         for (int i = 0; i < all.size(); i++) {
-            if (all.get(i).is(Trait.OFF_BODY) || without.contains(i)) {
+            // "[1]" in a line of its own is what an answer is worth, where other numbers begin.
+            boolean worth = numbered && all.get(i).is(Trait.POINTS_ONLY);
+            if (all.get(i).is(Trait.OFF_BODY) || without.contains(i) || worth) {
                 continue;
             }
             for (Label label : all.get(i).labels()) {

@@ -135,6 +135,20 @@ final class LabelFinder {
         }
     }
 
+    /** The word processor's own "1" or "a": a label for certain, with nothing behind it to tell so. */
+    static List<Label> automatic(String text, int labelEnd) {
+        String printed = text.substring(0, labelEnd).strip();
+        if (printed.matches("\\d{1,4}")) {
+            return List.of(new Label(Label.Kind.NUMBER, Integer.parseInt(printed), printed, "9", 0, labelEnd));
+        }
+        if (printed.matches("[A-Za-z]")) {
+            int ordinal = Character.toUpperCase(printed.charAt(0)) - 'A' + 1;
+            String shape = Character.isUpperCase(printed.charAt(0)) ? "A" : "a";
+            return List.of(new Label(Label.Kind.LETTER, ordinal, printed, shape, 0, labelEnd));
+        }
+        return List.of();
+    }
+
     private static Matcher at(Pattern pattern, String text, int from, int to) {
         return pattern.matcher(text).region(from, to).useTransparentBounds(true);
     }

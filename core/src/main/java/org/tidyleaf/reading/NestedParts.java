@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 
 /**
  * "5. Read the scale. (a) Which …? A … B … (b) How …? A … B …": letters below a number that have lettered options of their
@@ -80,10 +79,7 @@ final class NestedParts {
         boolean inEarnest = nested > 1
                 || nested == 1 && last < parts.size()
                 || havePoints(all, parts, to)
-                        && (bare
-                                || shape.contains("i") && isFirstNumeral(all, parts)
-                                || haveRoom(all, parts, to)
-                                || ask(all, parts, to));
+                        && (bare || shape.contains("i") && isFirstNumeral(all, parts) || hasRoom(all, parts, to));
         return parts.size() > 1 && inEarnest ? parts : List.of();
     }
 
@@ -119,20 +115,10 @@ final class NestedParts {
         return parts.size() > 1;
     }
 
-    /** Below or within each of them there is room to write: an option has none. */
-    private static boolean haveRoom(List<Cues> all, List<Integer> parts, int end) {
-        return IntStream.range(0, parts.size()).allMatch(i -> {
-            int next = i + 1 < parts.size() ? parts.get(i + 1) : end;
-            return all.subList(parts.get(i), next).stream()
-                    .anyMatch(cues -> cues.is(Cues.Trait.WRITING_LINE) || cues.is(Cues.Trait.GAP));
-        });
-    }
-
-    /** Each asks something, and at least one has room for its answer: an option does neither. */
-    private static boolean ask(List<Cues> all, List<Integer> parts, int end) {
-        boolean room = IntStream.range(0, parts.size())
-                .anyMatch(i -> haveRoom(all, parts.subList(i, i + 1), i + 1 < parts.size() ? parts.get(i + 1) : end));
-        return room && parts.stream().allMatch(part -> all.get(part).text().indexOf('?') >= 0);
+    /** Below or within one of them there is room to write: options, all of them with points, have none. */
+    private static boolean hasRoom(List<Cues> all, List<Integer> parts, int end) {
+        return all.subList(parts.get(0), end).stream()
+                .anyMatch(cues -> cues.is(Cues.Trait.WRITING_LINE) || cues.is(Cues.Trait.GAP));
     }
 
     /** Whether two boxes, or a first and a second letter of another series, stand beside or below each other. */
@@ -178,16 +164,15 @@ final class NestedParts {
             whole = lead ? Optional.of(draft) : part ? whole : Optional.empty();
             if (part) {
                 draft.number = whole.get().number + draft.number;
-                draft.lead.addAll(whole.get().stem);
-                draft.pictures.addAll(0, whole.get().pictures);
-                whole.get().pictures.clear();
+                draft.lead.addAll(whole.get().lead);
             }
             if (!lead) {
                 kept.add(draft);
             }
             places[place] = lead ? kept.size() + 1 : kept.size();
             if (lead) {
-                asPassage(place, roles, owners);
+                draft.lead.addAll(SharedLead.of(draft, place, roles, owners, owners.length));
+                SharedLead.asPassage(place, roles, owners, owners.length);
                 share(draft, questions, place, ofParts);
             }
         }
@@ -216,16 +201,5 @@ final class NestedParts {
             parts.forEach(part -> part.points = Optional.empty());
         }
         PartSplitter.shareOut(lead.pointed ? lead.points : Optional.empty(), parts);
-    }
-
-    private static void asPassage(int place, List<Assigned> roles, int[] owners) {
-        for (int i = 0; i < owners.length; i++) {
-            Assigned piece = roles.get(i);
-            if (owners[i] == place && piece.step().role() == Role.STEM) {
-                Step step = new Step(
-                        Role.STIMULUS, piece.step().more(), piece.step().option());
-                roles.set(i, new Assigned(piece.cues(), step, piece.doubt()));
-            }
-        }
     }
 }

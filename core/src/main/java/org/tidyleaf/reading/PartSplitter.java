@@ -4,7 +4,9 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 
@@ -50,7 +52,7 @@ final class PartSplitter {
         for (int place = 1; place <= questions.size(); place++) {
             Draft draft = questions.get(place - 1);
             if (hasParts(draft)) {
-                List<Draft> parts = parts(draft);
+                List<Draft> parts = parts(draft, place, before);
                 recast(before, place, parts, result.size());
                 result.addAll(parts);
             } else {
@@ -143,28 +145,33 @@ final class PartSplitter {
         return String.join(" ", segments.stream().map(source::text).toList()).strip();
     }
 
-    private List<Draft> parts(Draft draft) {
+    private List<Draft> parts(Draft draft, int place, int[] before) {
         List<Draft> parts = new ArrayList<>();
+        int end = firstPart(place, before);
+        List<Segment> lead = SharedLead.of(draft, place, roles, before, end);
+        Set<String> shared = SharedLead.figureIds(place, roles, before, end);
+        draft.pictures.removeIf(picture -> shared.contains(picture.figure()));
         for (Draft.OptionDraft option : draft.options) {
             Segment first = option.segments.get(0);
             String id = "q" + first.line() + (parts.isEmpty() || !isSameLine(draft, first) ? "" : "-" + first.from());
             String letter = option.label.isEmpty() ? String.valueOf((char) ('a' + parts.size() % 26)) : option.label;
             String between = Character.isDigit(letter.charAt(0)) ? "." : "";
             Draft part = new Draft(id, draft.number + between + letter, draft.section);
-            part.lead.addAll(draft.stem);
+            part.lead.addAll(lead);
             List<String> named = WordBanks.named(text(draft.stem));
             part.bank = named.isEmpty() ? draft.bank : named;
             part.inSequence = true;
             part.doubt = draft.doubt;
             part.feedback.addAll(option.feedback);
-            if (parts.isEmpty()) {
-                part.pictures.addAll(draft.pictures);
-            }
             option.segments.forEach(segment -> stems.add(part, segment));
             parts.add(part);
         }
         for (Cues cues : draft.cues) {
-            part(parts, draft, cues.line().number()).cues.add(cues);
+            Draft part = part(parts, draft, cues.line().number());
+            part.cues.add(cues);
+            draft.pictures.stream()
+                    .filter(picture -> SharedLead.figureIds(cues).contains(picture.figure()))
+                    .forEach(part.pictures::add);
         }
         parts.stream().filter(part -> part.cues.isEmpty()).forEach(part -> part.cues.add(draft.cues.get(0)));
         draft.keys.forEach(key -> part(parts, draft, key.segment().line()).keys.add(key));
@@ -195,8 +202,16 @@ final class PartSplitter {
         return parts.get(found);
     }
 
+    private int firstPart(int place, int[] before) {
+        return IntStream.range(0, before.length)
+                .filter(i -> before[i] == place && roles.get(i).step().role() == Role.OPTION)
+                .findFirst()
+                .orElse(before.length);
+    }
+
     /** The lead's lines become a passage, the parts' lines stems, and all of them get their new owners. */
     private void recast(int[] before, int place, List<Draft> parts, int earlier) {
+        SharedLead.asPassage(place, roles, before, firstPart(place, before));
         int part = 0;
         boolean begun = false;
         for (int i = 0; i < before.length; i++) {
@@ -205,11 +220,7 @@ final class PartSplitter {
             }
             Assigned piece = roles.get(i);
             Step step = piece.step();
-            if (step.role() == Role.STEM) {
-                roles.set(
-                        i,
-                        new Assigned(piece.cues(), new Step(Role.STIMULUS, step.more(), step.option()), piece.doubt()));
-            } else if (step.role() == Role.OPTION) {
+            if (step.role() == Role.OPTION) {
                 part += !step.more() && begun && part + 1 < parts.size() ? 1 : 0;
                 begun = true;
                 roles.set(i, new Assigned(piece.cues(), new Step(Role.STEM, step.more(), 0), piece.doubt()));

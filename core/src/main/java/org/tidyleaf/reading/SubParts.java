@@ -90,16 +90,26 @@ final class SubParts {
         return !labelled && cues.lead().isEmpty() && cues.spaceBefore() == 0;
     }
 
-    /** Its points stand far behind it, as a piece of their own. */
+    /** Its points stand far behind it, as a piece of their own, or behind the room to write below it. */
     private static boolean isPointed(List<Cues> all, int piece) {
-        return piece + 1 < all.size()
+        if (piece + 1 < all.size()
                 && all.get(piece + 1).is(Cues.Trait.POINTS_ONLY)
-                && !all.get(piece + 1).piece().first();
+                && !all.get(piece + 1).piece().first()) {
+            return true;
+        }
+        int room = piece + 1;
+        while (room < all.size() && isRoom(all.get(room)) && !asks(text(all, room))) {
+            room++;
+        }
+        return room < all.size() && isRoom(all.get(room));
     }
 
     private static boolean isRoom(Cues cues) {
         boolean points = cues.is(Cues.Trait.POINTS_ONLY) && !cues.piece().first();
-        return cues.is(Cues.Trait.WRITING_LINE) || cues.text().isBlank() || points;
+        return cues.is(Cues.Trait.WRITING_LINE)
+                || cues.is(Cues.Trait.GAP)
+                || cues.text().isBlank()
+                || points;
     }
 
     private static String text(List<Cues> all, int piece) {
