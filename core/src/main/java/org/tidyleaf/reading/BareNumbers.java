@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -24,7 +25,7 @@ final class BareNumbers {
                 // "[1]" at the right margin is what an answer is worth.
                 .filter(cues -> !cues.is(Cues.Trait.POINTS_ONLY))
                 .flatMap(cues -> cues.labels().stream())
-                .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
+                .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1 && !isBare(label));
         if (numbered) {
             return;
         }
@@ -51,8 +52,18 @@ final class BareNumbers {
         return run;
     }
 
+    /** With a tab behind it such a number is known already. */
+    private static boolean isBare(Label label) {
+        return label.shape().equals("9");
+    }
+
     /** The number that a line begins with, or 0. */
     private static int number(Cues cues) {
+        Optional<Label> known =
+                cues.labels().stream().filter(BareNumbers::isBare).findFirst();
+        if (known.isPresent()) {
+            return known.get().ordinal();
+        }
         Matcher matcher = BARE.matcher(cues.text());
         boolean possible = cues.line().layout().cell().isEmpty()
                 && !cues.is(Cues.Trait.OFF_BODY)
@@ -70,7 +81,7 @@ final class BareNumbers {
         }
         Matcher matcher = BARE.matcher(cues.line().text())
                 .region(from, cues.piece().segment().to());
-        if (matcher.lookingAt()) {
+        if (matcher.lookingAt() && cues.labels().stream().noneMatch(BareNumbers::isBare)) {
             List<Label> labels = new ArrayList<>(cues.labels());
             labels.add(new Label(Label.Kind.NUMBER, ordinal, matcher.group(1), "9", from, matcher.end()));
             all.set(at, cues.withLabels(labels));

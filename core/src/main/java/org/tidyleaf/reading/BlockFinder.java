@@ -64,6 +64,9 @@ final class BlockFinder {
         for (int i = 0; i + 1 < all.size(); i++) {
             finder.below(i);
         }
+        SharedOptions.Found shared = SharedOptions.find(all);
+        shared.asked().forEach(finder.found::remove);
+        shared.offered().forEach(piece -> finder.found.put(piece, Blocks.Kind.OFFERED));
         LoneQuestions.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.NEW_LEAD));
         GradeScales.find(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.SCALE));
         SubParts.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.SUB_PART));

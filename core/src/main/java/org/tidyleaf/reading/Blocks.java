@@ -30,6 +30,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
         CELL,
         /** A line that goes on with its question, whatever its letters or numbers look like. */
         LISTED,
+        /** One of the options of all questions below. */
+        OFFERED,
         /** Words to choose from. */
         WORDS,
         /** The text that the words go into. */
@@ -73,6 +75,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case STEP -> new Step(Role.OPTION, false, inside + 1);
             case ROW, CELL -> new Step(Role.ROW, false, inside);
             case WORDS -> new Step(Role.WORDS, false, inside);
+            case OFFERED -> new Step(Role.WORDS, false, Step.OUTSIDE);
             case GAP_ANSWER, PAIR_KEY -> new Step(Role.KEY, false, inside);
             case SCALE -> new Step(Role.ASIDE, false, from.option());
             case GAPPED, LISTED -> new Step(Role.STEM, true, 0);

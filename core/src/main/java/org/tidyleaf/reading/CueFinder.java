@@ -90,7 +90,7 @@ final class CueFinder {
     private static final Pattern INSTRUCTION =
             Vocabulary.pattern("(?:.{0,60}[.!:(]\\s*)?" + WORDS.either("instruction") + "\\b.*");
     private static final Pattern PASSAGE = Vocabulary.pattern("\\b" + WORDS.either("passage") + "\\b");
-    private static final Pattern RANGE =
+    static final Pattern RANGE =
             Vocabulary.pattern(".*?\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + WORDS.either("to") + ")\\s*(\\d{1,3})\\b.*");
     private static final Pattern FAREWELL = Vocabulary.pattern("\\W{0,8}" + WORDS.either("farewell") + "\\b.*");
     /** "Here's a worksheet for you:" before everything else is said by whoever wrote it for the teacher. */
@@ -163,6 +163,8 @@ final class CueFinder {
         LabelLines.mark(all);
         PageTops.mark(all);
         Verdicts.mark(all);
+        JudgementLegends.mark(all);
+        PassageTitles.mark(all);
         withoutLoneClozes(all);
         return all;
     }

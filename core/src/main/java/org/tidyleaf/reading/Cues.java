@@ -75,6 +75,8 @@ record Cues(
         /** A rule of underscores or dots, to write on. */
         WRITING_LINE,
         SECTION_WORD,
+        /** "TRUE  if the statement agrees …": it says when to write a word. */
+        LEGEND,
         INSTRUCTION_WORD,
         PASSAGE_WORD,
         RANGE,

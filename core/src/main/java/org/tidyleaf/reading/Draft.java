@@ -39,6 +39,9 @@ final class Draft {
     /** The words above it and its neighbours to fill the gaps of all with. */
     List<String> bank = List.of();
 
+    /** Options that it shares with its neighbours. */
+    List<OptionDraft> offered = List.of();
+
     /** For steps to order, the place written before each, or empty. */
     final List<String> ranks = new ArrayList<>();
 

@@ -46,6 +46,8 @@ final class DraftMaker {
     private Optional<BigDecimal> pointsOfNext = Optional.empty();
     private Optional<Draft> open = Optional.empty();
     private List<String> bank = List.of();
+
+    private final List<Draft.OptionDraft> offered = new ArrayList<>();
     private final List<Segment> askedAbove = new ArrayList<>();
 
     /** "Exercise 1" may head 1.1 and 1.2 while "Exercise 2" is a question: that one is in no section. */
@@ -95,10 +97,9 @@ final class DraftMaker {
             // A picture that waited for a question that never came belongs to none.
             owners[i] = owners[i] > questions.size() ? 0 : owners[i];
         }
+        replaceBy(Examples.setAside(List.copyOf(questions), roles, owners));
         if (!habits.parts().isEmpty()) {
-            List<Draft> joined = NestedParts.join(questions, habits.parts(), roles, owners);
-            questions.clear();
-            questions.addAll(joined);
+            replaceBy(NestedParts.join(List.copyOf(questions), habits.parts(), roles, owners));
         }
         SectionPoints.share(sections, saidBySections, questions);
         passages.link(questions);
@@ -118,6 +119,11 @@ final class DraftMaker {
         return new Drafts(title, List.copyOf(sections), stimuli, whole, owners, splitter.roles());
     }
 
+    private void replaceBy(List<Draft> others) {
+        questions.clear();
+        questions.addAll(others);
+    }
+
     private void take(int index, Assigned piece) {
         Cues cues = piece.cues();
         Step step = piece.step();
@@ -134,6 +140,10 @@ final class DraftMaker {
             case ASIDE -> aside(index, cues);
             default -> {
                 open = step.inQuestion() ? open : Optional.empty();
+                if (blocks.at(index).equals(Optional.of(Blocks.Kind.OFFERED))) {
+                    offer(cues);
+                    return;
+                }
                 if (open.isEmpty() && step.role() == Role.WORDS && isForSeveral(index)) {
                     bank = append(bank, PartsMaker.words(List.of(cues)));
                     owners[index] = questions.size() + 1;
@@ -180,6 +190,18 @@ final class DraftMaker {
     }
 
     /** Whether below the words several numbered sentences wait for them, and not one text. */
+    /** Takes one of the options of all questions below; the first of a list stands for a new one. */
+    private void offer(Cues cues) {
+        Label label = SharedOptions.entry(cues).orElseThrow();
+        if (label.ordinal() == 1) {
+            offered.clear();
+        }
+        Draft.OptionDraft option = new Draft.OptionDraft(label.printed(), false);
+        Segment whole = cues.piece().segment();
+        option.segments.add(new Segment(whole.line(), label.end(), whole.to()));
+        offered.add(option);
+    }
+
     private boolean isForSeveral(int index) {
         int at = index;
         while (at < roles.size() && roles.get(at).step().role() == Role.WORDS) {
@@ -192,6 +214,7 @@ final class DraftMaker {
 
     private void section(Cues cues) {
         open = Optional.empty();
+        offered.clear();
         bank = WordBanks.named(cues.text());
         askedAbove.clear();
         labelsOfSection = cues.labels().stream()
@@ -341,6 +364,7 @@ final class DraftMaker {
         draft.inSequence = habits.chained().contains(index);
         List<String> named = WordBanks.named(cues.text());
         draft.bank = named.isEmpty() ? bank : named;
+        draft.offered = List.copyOf(offered);
         draft.pictures.addAll(waiting);
         waiting.clear();
         draft.labels.addAll(labelsOfNext);

@@ -34,10 +34,13 @@ final class JudgedBy {
 
         static Pair of(String[] pair) {
             String named = ".*\\b" + Pattern.quote(pair[0]) + "\\b.{1,16}\\b" + Pattern.quote(pair[1]) + "\\b.*";
+            // In capitals they are words to write, with their meaning between them perhaps.
+            String legend = ".*(?-i:\\b" + Pattern.quote(pair[0].toUpperCase(Locale.ROOT)) + "\\b.{1,120}\\b"
+                    + Pattern.quote(pair[1].toUpperCase(Locale.ROOT)) + "\\b).*";
             return new Pair(
                     List.of(capital(pair[0]), capital(pair[1])),
                     Vocabulary.wordsOf(pair[0] + " " + pair[1]),
-                    Vocabulary.pattern(named));
+                    Vocabulary.pattern(named + "|" + legend));
         }
     }
 
@@ -60,6 +63,11 @@ final class JudgedBy {
                 ? in(text).map(pair ->
                         List.of(pair.get(0), pair.get(1), capital(third.group().toLowerCase(Locale.ROOT))))
                 : Optional.empty();
+    }
+
+    /** Whether it is a word for what can't be told. */
+    static boolean isNeither(String word) {
+        return NEITHER.matcher(word).matches();
     }
 
     /** The letters that an instruction offers, "Write A, B or C"; empty where it offers none. */

@@ -106,7 +106,9 @@ final class KeyListReader {
 
     /** Most of what follows has to be answers, or the word "Answers" was something else. */
     boolean isConvincing(int headingPlace) {
-        int lines = all.size() - headingPlace - 1;
+        long lines = all.subList(headingPlace + 1, all.size()).stream()
+                .filter(cues -> !cues.is(Cues.Trait.OFF_BODY))
+                .count();
         return !items.isEmpty() && taken.size() * 2 >= lines;
     }
 

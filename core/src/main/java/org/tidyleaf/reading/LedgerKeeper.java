@@ -60,6 +60,9 @@ final class LedgerKeeper {
         if (cues.is(Trait.RULE)) {
             return "ornament";
         }
+        if (cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 0)) {
+            return "example, already answered";
+        }
         if (cues.announces(Announces.LABEL)) {
             return "label for the author";
         }

@@ -99,7 +99,9 @@ final class QuestionMaker {
                 ? KeySource.FORMATTING
                 : draft.gapAnswers.isEmpty() || draft.gapsFilled ? KeySource.MARK : KeySource.ANSWER_LINE;
         KeySource found = key.source() == KeySource.NONE ? ofParts : key.source();
-        KeySource source = question.isKeyed() ? found : KeySource.NONE;
+        boolean unmodelled =
+                question instanceof ExtendedText essay && essay.answer().isEmpty() && key.source() == KeySource.NONE;
+        KeySource source = question.isKeyed() && !unmodelled ? found : KeySource.NONE;
         return new ReadQuestion(
                 question, evidence(drafts, index, key), source, doubt(draft, question, key, mostKeyed), stem, options);
     }
@@ -133,7 +135,8 @@ final class QuestionMaker {
     }
 
     private Question question(Draft draft, Particulars particulars, GatheredKey key) {
-        return within(draft, particulars, key)
+        return SharedChoice.find(draft, particulars, key, prose)
+                .or(() -> within(draft, particulars, key))
                 .or(() -> parts.make(draft, particulars, key, says(draft)))
                 .orElseGet(() -> simple(draft, particulars, key));
     }
@@ -153,7 +156,7 @@ final class QuestionMaker {
         return answered.isPresent() ? Optional.of(answered.get()) : AlternativesMaker.find(particulars, key, said);
     }
 
-    private static boolean isBare(Draft draft) {
+    static boolean isBare(Draft draft) {
         return draft.options.isEmpty()
                 && draft.judgement.isEmpty()
                 && draft.pairs.isEmpty()

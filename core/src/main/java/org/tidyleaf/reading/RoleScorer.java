@@ -200,6 +200,7 @@ final class RoleScorer {
         double fit = -CLEAR;
         fit += cues.is(Trait.INSTRUCTION_WORD) ? CLEAR : 0;
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
+        fit += cues.is(Trait.LEGEND) ? SURE : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
         fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;
         fit += before.filter(b -> b.is(Trait.RANGE_ONLY)).isPresent() ? CLEAR : 0;

@@ -1,0 +1,130 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+
+/**
+ * "Questions 14–17. Choose who says so, A–C." with a lettered list of people, and below it numbered statements without options
+ * of their own: each statement is a question, and what is listed are the options of all of them.
+ */
+final class SharedOptions {
+
+    private static final Pattern ENTRY =
+            Pattern.compile("[(\\[]?([A-L]|i{1,3}|iv|vi{0,3}|ix|x)[.:)\\]]?(?:\\t|\\s+)(\\S.{0,90})");
+    private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii", "ix", "x");
+
+    private static final int FEWEST = 3;
+
+    /** Two statements that share a list are no coincidence. */
+    private static final int FEWEST_ASKED = 2;
+
+    /** The instruction may have a few lines, and the list a title. */
+    private static final int FARTHEST_ABOVE = 5;
+
+    private SharedOptions() {}
+
+    /**
+     * Where lists of options stand.
+     *
+     * @param offered the pieces of the lists, in order
+     * @param asked the pieces that the statements below them begin with
+     */
+    record Found(List<Integer> offered, List<Integer> asked) {}
+
+    static Found find(List<Cues> all) {
+        List<Integer> offered = new ArrayList<>();
+        List<Integer> asked = new ArrayList<>();
+        for (int i = 1; i < all.size(); i++) {
+            List<Integer> list = list(all, i);
+            if (list.size() < FEWEST) {
+                continue;
+            }
+            int below = i + list.size();
+            List<Integer> statements = statements(all, below);
+            if (statements.size() >= FEWEST_ASKED && isAnnounced(all, i, number(all.get(below)))) {
+                offered.addAll(list);
+                asked.addAll(statements);
+            }
+            i = below - 1;
+        }
+        return new Found(offered, asked);
+    }
+
+    /** The letter or numeral of an entry of a list and the place where its text begins; empty where the line is none. */
+    static Optional<Label> entry(Cues cues) {
+        Matcher matcher = ENTRY.matcher(cues.line().text())
+                .region(cues.piece().segment().from(), cues.piece().segment().to());
+        if (!matcher.matches()) {
+            return Optional.empty();
+        }
+        String printed = matcher.group(1);
+        boolean numeral = Character.isLowerCase(printed.charAt(0));
+        int ordinal = numeral ? NUMERALS.indexOf(printed) + 1 : printed.charAt(0) - 'A' + 1;
+        Label.Kind kind = numeral ? Label.Kind.ROMAN : Label.Kind.LETTER;
+        return Optional.of(new Label(kind, ordinal, printed, kind.name(), matcher.start(), matcher.start(2)));
+    }
+
+    /** Lines that letter on from the first. */
+    private static List<Integer> list(List<Cues> all, int from) {
+        List<Integer> list = new ArrayList<>();
+        Optional<Label> first = entry(all.get(from)).filter(label -> label.ordinal() == 1);
+        for (int i = from; first.isPresent() && i < all.size(); i++) {
+            int expected = list.size() + 1;
+            boolean next = entry(all.get(i))
+                    .filter(label -> label.ordinal() == expected
+                            && label.kind() == first.get().kind())
+                    .isPresent();
+            if (!next || all.get(i).is(Trait.QUESTION_MARK) || all.get(i).is(Trait.GAP)) {
+                break;
+            }
+            list.add(i);
+        }
+        return list;
+    }
+
+    /** Numbers that count on, with nothing lettered below any of them. */
+    private static List<Integer> statements(List<Cues> all, int from) {
+        TreeMap<Integer, Integer> statements = new TreeMap<>();
+        for (int i = from; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            int number = number(cues);
+            boolean next = number > 0 && (statements.isEmpty() || number == statements.lastKey() + 1);
+            boolean room = cues.is(Trait.WRITING_LINE) || cues.is(Trait.OFF_BODY);
+            if (next) {
+                statements.put(number, i);
+            } else if (!statements.isEmpty() && entry(cues).isPresent()) {
+                return List.of();
+            } else if (!room) {
+                break;
+            }
+        }
+        return List.copyOf(statements.values());
+    }
+
+    private static int number(Cues cues) {
+        return cues.labels().stream()
+                .filter(label -> label.kind() == Label.Kind.NUMBER)
+                .map(Label::ordinal)
+                .findFirst()
+                .orElse(0);
+    }
+
+    /** "Questions 14–17" above it names the first of them, and no number stands between. */
+    private static boolean isAnnounced(List<Cues> all, int list, int first) {
+        for (int i = list - 1; i >= 0 && i >= list - FARTHEST_ABOVE; i--) {
+            if (number(all.get(i)) > 0) {
+                return false;
+            }
+            Matcher range = CueFinder.RANGE.matcher(all.get(i).text());
+            if (range.matches() && Integer.parseInt(range.group(1)) == first) {
+                return true;
+            }
+        }
+        return false;
+    }
+}
