@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
@@ -51,6 +52,12 @@ record Blocks(Map<Integer, Kind> byPiece) {
         Set<Integer> inside = new HashSet<>(byPiece.keySet());
         inside.removeIf(piece -> Set.of(Kind.LEAD, Kind.LEAD_ON, Kind.NEW_LEAD).contains(byPiece.get(piece)));
         return inside;
+    }
+
+    Blocks without(Set<Integer> pieces) {
+        Map<Integer, Kind> others = new HashMap<>(byPiece);
+        others.keySet().removeAll(pieces);
+        return new Blocks(Map.copyOf(others));
     }
 
     /** Whether the piece asks for the block below it. */

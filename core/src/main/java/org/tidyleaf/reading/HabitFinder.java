@@ -97,7 +97,7 @@ final class HabitFinder {
             stems.put(shape, members.size());
             members.forEach(seen -> chained.add(seen.piece()));
         });
-        Map<Integer, String> parts = NestedParts.find(all, chained, options.keySet());
+        Map<Integer, String> parts = NestedParts.find(all, chained, options.keySet(), inBlocks);
         parts.forEach((piece, shape) -> {
             chained.add(piece);
             stems.merge(shape, 1, Integer::sum);

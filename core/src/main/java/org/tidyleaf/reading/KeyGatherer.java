@@ -52,7 +52,7 @@ final class KeyGatherer {
     private static final int LONGEST_OF_ONE = 2;
 
     private static final Pattern PART =
-            Pattern.compile("([A-Z]{0,3}\\d{1,3})(?:\\.(?=\\d))?([a-z]|[ivx]{2,4}|\\d{1,2})");
+            Pattern.compile("([A-Z]{0,3}\\d{1,3}(?:[a-h](?=[ivx]))?)(?:\\.(?=\\d))?([a-z]|[ivx]{2,4}|\\d{1,2})");
     static final Pattern LEFT_NUMBER = Pattern.compile(
             "(?:_+\\s*(?:\\p{L}_+\\s*)?|[(\\[]\\s*\\p{L}?\\s*[)\\]]\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 

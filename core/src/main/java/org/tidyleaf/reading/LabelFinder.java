@@ -20,7 +20,7 @@ final class LabelFinder {
 
     private static final Pattern NUMBER = Vocabulary.pattern(
             "(?:(" + Vocabulary.ALL.either("question") + "|#)\\.?\\s*#?)?(" + OPEN + ")?\\s?(\\d{1,4})(?:" + OF_ALL
-                    + ")?([a-h]|i{1,3}|iv|vi{0,3})?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
+                    + ")?([a-h]?(?:i{1,3}|iv|vi{0,3})|[a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
     private static final Pattern LETTER =
             Pattern.compile("(" + OPEN + ")?([A-Za-z])(" + CLOSE + ")(\\s+|$|(?<=[)\\]])|(?<=\\.)(?=\\p{L}{2}))");
     /** "Option 2:", "Choice B.": letters and numbers with the word for what they label. */

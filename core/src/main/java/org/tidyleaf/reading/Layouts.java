@@ -15,6 +15,11 @@ record Layouts(KeyList keyList, Columns columns, Blocks blocks) {
         return settled;
     }
 
+    /** The same, but that those pieces begin parts of questions and go on with nothing. */
+    Layouts without(Set<Integer> parts) {
+        return new Layouts(keyList, columns, blocks.without(parts));
+    }
+
     /** The only step possible for a piece, where its part's layout settles it. */
     Optional<Step> step(int piece, Step from) {
         return keyList.pieces().contains(piece)

@@ -22,8 +22,13 @@ final class NestedParts {
 
     private NestedParts() {}
 
-    /** The pieces that letter such parts, each with its label's shape. */
-    static Map<Integer, String> find(List<Cues> all, Set<Integer> numbered, Set<String> letters) {
+    /**
+     * The pieces that letter such parts, each with its label's shape.
+     *
+     * @param inBlocks places of grids and the like, whose letters are no parts
+     */
+    static Map<Integer, String> find(
+            List<Cues> all, Set<Integer> numbered, Set<String> letters, Set<Integer> inBlocks) {
         Map<Integer, String> found = new HashMap<>();
         int from = 0;
         while (from < all.size()) {
@@ -34,12 +39,38 @@ final class NestedParts {
             if (numbered.contains(from)) {
                 for (String shape : withNumerals(all, from + 1, to, letters)) {
                     List<Integer> parts = partsIn(all, from + 1, to, shape, letters, isBare(all, from));
-                    parts.forEach(piece -> found.put(piece, shape));
+                    if (parts.stream().anyMatch(inBlocks::contains)) {
+                        continue;
+                    }
+                    for (int i = 0; i < parts.size(); i++) {
+                        int next = i + 1 < parts.size() ? parts.get(i + 1) : to;
+                        found.put(parts.get(i), shape);
+                        for (int numeral : numeralsBelow(all, parts.get(i), next)) {
+                            found.put(
+                                    numeral,
+                                    PartNumerals.numeral(all.get(numeral))
+                                            .orElseThrow()
+                                            .shape());
+                        }
+                    }
                 }
             }
             from = to;
         }
         return found;
+    }
+
+    private static List<Integer> numeralsBelow(List<Cues> all, int part, int end) {
+        boolean lettered = all.get(part).labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
+        return lettered ? PartNumerals.find(all, part, end) : List.of();
+    }
+
+    /** Numerals that stand below a letter are parts of its part. */
+    private static boolean isBelowLetter(List<Cues> all, int from, int first, String shape) {
+        return shape.contains("i")
+                && all.subList(from, first).stream()
+                        .flatMap(cues -> cues.labels().stream())
+                        .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
     }
 
     /** "(i) … (2)  (ii) … (3)" right below a number: numerals letter parts as well, and letters that letter no options anywhere. */
@@ -80,7 +111,8 @@ final class NestedParts {
                 || nested == 1 && last < parts.size()
                 || havePoints(all, parts, to)
                         && (bare || shape.contains("i") && isFirstNumeral(all, parts) || hasRoom(all, parts, to));
-        return parts.size() > 1 && inEarnest ? parts : List.of();
+        boolean right = parts.size() > 1 && !isBelowLetter(all, from, parts.get(0), shape);
+        return right && inEarnest ? parts : List.of();
     }
 
     /** "Question 1   [10 marks]": a number with a line for itself and nothing but its points behind it. */
@@ -157,20 +189,26 @@ final class NestedParts {
         List<Draft> kept = new ArrayList<>();
         int[] places = new int[questions.size() + 2];
         Optional<Draft> whole = Optional.empty();
+        Optional<Draft> lettered = Optional.empty();
         for (int place = 1; place <= questions.size(); place++) {
             Draft draft = questions.get(place - 1);
+            boolean numeral = lettered.isPresent() && draft.number.matches("[ivx]+");
+            lettered = numeral ? lettered : Optional.empty();
             boolean part = ofParts.contains(place) && whole.isPresent();
             boolean lead = !part && place < questions.size() && ofParts.contains(place + 1) && draft.options.isEmpty();
             whole = lead ? Optional.of(draft) : part ? whole : Optional.empty();
+            boolean heads = part && !numeral && headsNumerals(questions, place);
             if (part) {
-                draft.number = whole.get().number + draft.number;
-                draft.lead.addAll(whole.get().lead);
+                Draft above = numeral ? lettered.get() : whole.get();
+                draft.number = above.number + draft.number;
+                draft.lead.addAll(above.lead);
             }
-            if (!lead) {
+            lettered = heads ? Optional.of(draft) : lettered;
+            if (!lead && !heads) {
                 kept.add(draft);
             }
-            places[place] = lead ? kept.size() + 1 : kept.size();
-            if (lead) {
+            places[place] = lead || heads ? kept.size() + 1 : kept.size();
+            if (lead || heads) {
                 draft.lead.addAll(SharedLead.of(draft, place, roles, owners, owners.length));
                 SharedLead.asPassage(place, roles, owners, owners.length);
                 share(draft, questions, place, ofParts);
@@ -180,6 +218,15 @@ final class NestedParts {
             owners[i] = owners[i] > questions.size() ? owners[i] : places[owners[i]];
         }
         return kept;
+    }
+
+    /** A lettered part that "i" and "ii" stand below is only what they share. */
+    private static boolean headsNumerals(List<Draft> questions, int place) {
+        return place + 1 < questions.size()
+                && questions.get(place - 1).number.matches("[a-h]")
+                && questions.get(place - 1).options.isEmpty()
+                && questions.get(place).number.equals("i")
+                && questions.get(place + 1).number.equals("ii");
     }
 
     /** "Task 1 (4 points)" over four parts that say nothing of points themselves, or "(4 points)" behind the last of them. */

@@ -126,6 +126,17 @@ final class NumberSeries {
         return printed.replaceFirst("^\\d+", "");
     }
 
+    /** "b", "bi", "bii", "c": letters go on, and below each of them its numerals. */
+    private static boolean isNextPart(String above, String here) {
+        boolean parts = above.matches("[a-h][ivx]*") && here.matches("[a-h][ivx]*");
+        if (!parts || above.length() + here.length() == 2) {
+            return false;
+        }
+        int letters = here.charAt(0) - above.charAt(0);
+        return letters > 0
+                || letters == 0 && NUMERALS.indexOf(here.substring(1)) > NUMERALS.indexOf(above.substring(1));
+    }
+
     /** What a step from one label to another is worth; the same number goes on only with another letter (12a, 12b). */
     private static double gain(List<Seen> seen, int from, int to, int step) {
         if (step == 0) {
@@ -137,6 +148,7 @@ final class NumberSeries {
             boolean numerals =
                     NUMERALS.contains(part(above)) && NUMERALS.indexOf(part(here)) == NUMERALS.indexOf(part(above)) + 1;
             return numerals
+                            || isNextPart(part(above), part(here))
                             || above.length() == here.length()
                                     && !Character.isDigit(here.charAt(here.length() - 1))
                                     && above.compareTo(here) < 0

@@ -31,6 +31,9 @@ final class PieceSplitter {
     /** "O wax      O nectar": the letter typed for a ring to tick, far from what stands before it. */
     private static final Pattern LETTER_AS_RING = Pattern.compile("(?<=^|\\s\\s|\\t)O\\s(?=\\p{L}|\\d)");
 
+    private static final Pattern FIRST_NUMERAL =
+            Pattern.compile("\\s*[(\\[]?[a-h][)\\].]\\s*([(\\[]?)i([)\\].])\\s+(?=\\S)");
+
     private static final int MOST_RULES = 12;
 
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
@@ -71,7 +74,8 @@ final class PieceSplitter {
             }
             int from = 0;
             List<Integer> known = abreast.cuts(line).isEmpty() ? verdicts.cuts(line) : abreast.cuts(line);
-            List<Integer> own = known.isEmpty() ? withFirstPart(source, line, cuts(line)) : known;
+            List<Integer> own =
+                    known.isEmpty() ? withFirstNumeral(source, line, withFirstPart(source, line, cuts(line))) : known;
             for (int cut : withLast(own, Math.max(letters.cut(line), fields.cut(line)))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
                 from = cut;
@@ -108,6 +112,19 @@ final class PieceSplitter {
                 .findFirst()
                 .map(first -> List.of(first.from()))
                 .orElse(cuts);
+    }
+
+    /** "(c) (i) What …" with "(ii) …" soon below it: the first numeral begins behind the letter. */
+    private static List<Integer> withFirstNumeral(Source source, Line line, List<Integer> cuts) {
+        Matcher first = FIRST_NUMERAL.matcher(line.text());
+        if (!cuts.isEmpty() || !first.lookingAt()) {
+            return cuts;
+        }
+        String second = first.group(1) + "ii" + first.group(2);
+        int end = Math.min(source.lines().size(), line.number() + MOST_RULES);
+        boolean more = source.lines().subList(line.number(), end).stream()
+                .anyMatch(below -> below.text().strip().startsWith(second));
+        return more ? List.of(first.start(1)) : cuts;
     }
 
     private static String belowRules(Source source, int from) {

@@ -182,6 +182,8 @@ final class RoleScorer {
         // The paper's title again, over its answers.
         fit -= index > 0 && cues.text().equals(all.get(0).text()) ? SURE : 0;
         fit -= cues.is(Trait.LONG) ? CLEAR : 0;
+        // A figure of a table names nothing.
+        fit -= cues.labels().isEmpty() && cues.text().chars().noneMatch(Character::isLetter) ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FILL_IN) || cues.is(Trait.END_WORD) ? CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.STARTS_LOWER) ? SURE : 0;

@@ -50,8 +50,9 @@ public final class Survey {
         cues = bodyFirst(CueFinder.find(source, pieces), used);
         Blocks blocks = BlockFinder.find(cues);
         KeyList list = KeyListFinder.find(cues, blocks);
-        layouts = new Layouts(list, ColumnFinder.find(cues, blocks), blocks);
-        habits = HabitFinder.find(cues, layouts.settled(), blocks.inside());
+        Layouts first = new Layouts(list, ColumnFinder.find(cues, blocks), blocks);
+        habits = HabitFinder.find(cues, first.settled(), blocks.inside());
+        layouts = first.without(habits.parts());
     }
 
     Source source() {

@@ -11,7 +11,8 @@ import org.tidyleaf.source.Source;
 /** "Which is no unit of length? Ring one." and right below it "metre      litre      inch": options far apart on one line. */
 final class WideOptions {
 
-    private static final String OPTION = "[^\\s_.?!:;,\u2026()]+(?:\\s[^\\s_.?!:;,\u2026()]+){0,2}";
+    private static final String WORD = "(?:[^\\s_.?!:;,\u2026()]|(?<=\\d)[.,](?=\\d))+";
+    private static final String OPTION = WORD + "(?:\\s" + WORD + "){0,2}";
     private static final Pattern LINE = Pattern.compile(OPTION + "(?:(?:\\s{3,}|\\s?\\t\\s?)" + OPTION + "){2,5}");
     private static final Pattern BETWEEN = Pattern.compile("\\s{3,}|\\s?\\t\\s?");
     private static final Pattern LABELLED =
