@@ -18,8 +18,6 @@ final class DocxWalker {
     /** Deeper nesting is no text that anybody wrote. */
     private static final int MAX_DEPTH = 200;
 
-    private static final String UNDERLINED_BLANK = "________";
-
     /** Charts and diagrams are stored as data, from which only the program that made them draws. */
     private static final String CHART =
             "A chart or diagram stands here that can't be taken over. Copy it and paste it as a picture.";
@@ -32,10 +30,17 @@ final class DocxWalker {
     private final List<Element> boxes = new ArrayList<>();
     private final StringBuilder hidden = new StringBuilder();
     private Place place = Place.BODY;
+
+    /** The field of a form that has begun and not ended. */
+    private Optional<Field> field = Optional.empty();
+
     private Optional<Cell> cell = Optional.empty();
     private boolean inHeadRow;
     private int tables;
     private int depth;
+
+    /** @param listed whether its words to choose from have been printed, so that the chosen one is not */
+    private record Field(StringBuilder typed, boolean listed) {}
 
     DocxWalker(LineCollector lines, DocxStyles styles, DocxNumbering numbering, DocxFigures figures) {
         this.lines = lines;
@@ -69,12 +74,24 @@ final class DocxWalker {
             switch (child.getLocalName()) {
                 case "p" -> paragraph(child);
                 case "tbl" -> table(child);
+                case "sdt" -> control(child);
                 // Deleted and moved-away text is not part of the accepted view; properties hold no text.
                 case "del", "moveFrom", "sectPr", "pPr", "tblPr", "sdtPr" -> {}
                 default -> blocks(child);
             }
         }
         depth--;
+    }
+
+    /** A content control around whole paragraphs. */
+    private void control(Element control) {
+        Optional<String> shown = DocxForms.inPlaceOf(control);
+        if (shown.isPresent()) {
+            lines.append(shown.get(), Set.of(), "");
+            lines.end(0, "", place, cell, false);
+        } else {
+            blocks(control);
+        }
     }
 
     private void table(Element table) {
@@ -128,6 +145,7 @@ final class DocxWalker {
         ParagraphFormat format = ParagraphFormat.of(pPr, styles, numbering);
         lines.label(format.label());
         runs(paragraph, format);
+        endField(styles.format(format.style()));
         endLine(format);
         flushHidden(format);
         List<Element> anchored = List.copyOf(boxes);
@@ -159,6 +177,10 @@ final class DocxWalker {
             switch (child.getLocalName()) {
                 case "r" -> run(child, format);
                 case "oMath" -> formula(child, format);
+                case "sdt" ->
+                    DocxForms.inPlaceOf(child)
+                            .ifPresentOrElse(
+                                    shown -> text(shown, styles.format(format.style())), () -> runs(child, format));
                 case "del", "moveFrom", "pPr", "sdtPr" -> {}
                 default -> runs(child, format);
             }
@@ -198,7 +220,7 @@ final class DocxWalker {
             case "br", "cr" -> endLine(format);
             case "noBreakHyphen" -> text("-", look);
             case "sym" -> text(symbol(Xml.attribute(child, "font"), Xml.attribute(child, "char")), look);
-            case "fldChar" -> Xml.below(child, "checkBox").ifPresent(box -> text(checkBox(box), look));
+            case "fldChar" -> fieldSign(child, look);
             case "AlternateContent" ->
                 Xml.child(child, "Choice")
                         .ifPresent(choice -> Xml.children(choice).forEach(c -> piece(c, look, format)));
@@ -209,7 +231,31 @@ final class DocxWalker {
         }
     }
 
+    /** The beginning of a form's field has its data, its end nothing. */
+    private void fieldSign(Element sign, DocxStyles.RunFormat look) {
+        Xml.below(sign, "checkBox").ifPresent(box -> text(checkBox(box), look));
+        Optional<String> choices = DocxForms.choices(sign);
+        choices.ifPresent(words -> text(words, look));
+        if (choices.isPresent() || DocxForms.isTextInput(sign)) {
+            field = Optional.of(new Field(new StringBuilder(), choices.isPresent()));
+        } else if (Xml.attribute(sign, "fldCharType").equals("end")) {
+            endField(look);
+        }
+    }
+
+    private void endField(DocxStyles.RunFormat look) {
+        Optional<Field> ended = field;
+        field = Optional.empty();
+        ended.filter(entered -> !entered.listed())
+                .map(entered -> entered.typed().toString())
+                .ifPresent(typed -> text(isBlank(typed) ? DocxForms.BLANK : typed, look));
+    }
+
     private void text(String text, DocxStyles.RunFormat look) {
+        if (field.isPresent()) {
+            field.get().typed().append(text);
+            return;
+        }
         if (look.hidden()) {
             hidden.append(text);
             return;
@@ -217,7 +263,7 @@ final class DocxWalker {
         Set<Emphasis> emphasis = look.emphasis();
         boolean ruled =
                 emphasis.contains(Emphasis.UNDERLINE) && isBlank(text) && (text.contains("\t") || text.length() >= 3);
-        lines.append(ruled ? UNDERLINED_BLANK : text.replace('\n', ' '), emphasis, look.color());
+        lines.append(ruled ? DocxForms.BLANK : text.replace('\n', ' '), emphasis, look.color());
     }
 
     private void drawing(Element drawing) {

@@ -131,7 +131,10 @@ final class AlternativesMaker {
                 key.text().map(String::strip).map(words::indexOf).orElseGet(() -> setApart(particulars.stem(), words));
         boolean asked = CHOOSE.matcher(said).find()
                 || CHOOSE.matcher(particulars.stem().plain()).find();
-        boolean chosen = right >= 0 || key.text().isEmpty() && asked;
+        // Nobody brackets three words or more for another reason.
+        boolean offered = words.size() >= FEWEST_LISTED
+                && BRACKETS.matcher(particulars.stem().plain()).find();
+        boolean chosen = right >= 0 || key.text().isEmpty() && (asked || offered);
         if (!chosen || words.contains("")) {
             return Optional.empty();
         }

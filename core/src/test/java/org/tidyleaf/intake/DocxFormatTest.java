@@ -107,6 +107,36 @@ class DocxFormatTest {
         assertThat(texts(source)).containsExactly("A queen is fed ________.", "next");
     }
 
+    /** Forms of ECMA-376-1, 17.16.17 and 17.5.2: what is to be filled in on the screen is room on paper. */
+    @Test
+    void fieldsAndContentControlsAreRoomToWriteOrWordsToChooseFrom() throws IntakeException {
+        String field = "<w:r><w:fldChar w:fldCharType='begin'><w:ffData>%s</w:ffData></w:fldChar></w:r>"
+                + "<w:r><w:instrText>FORM</w:instrText></w:r><w:r><w:fldChar w:fldCharType='separate'/></w:r>"
+                + "<w:r><w:t>%s</w:t></w:r><w:r><w:fldChar w:fldCharType='end'/></w:r>";
+        String control = "<w:sdt><w:sdtPr>%s</w:sdtPr><w:sdtContent><w:r><w:t>Choose an item.</w:t></w:r>"
+                + "</w:sdtContent></w:sdt>";
+        String typed = "<w:p><w:r><w:t>%s</w:t></w:r>%s<w:r><w:t>.</w:t></w:r></w:p>";
+        String body = typed.formatted("Wax is ", field.formatted("<w:textInput/>", "\u2002\u2002\u2002"))
+                + typed.formatted("Comb is ", field.formatted("<w:textInput/>", "made of wax"))
+                + typed.formatted(
+                        "Smoke is ",
+                        field.formatted(
+                                "<w:ddList><w:listEntry w:val='cool'/><w:listEntry w:val='hot'/></w:ddList>", "cool"))
+                + typed.formatted(
+                        "A hive has ",
+                        control.formatted("<w:dropDownList><w:listItem w:displayText='Choose an item.' w:value=''/>"
+                                + "<w:listItem w:displayText='one queen' w:value='1'/>"
+                                + "<w:listItem w:displayText='two' w:value='2'/></w:dropDownList>"))
+                + typed.formatted("Bees eat ", control.formatted("<w:showingPlcHdr/><w:text/>"));
+        assertThat(texts(read(Docx.body(body))))
+                .containsExactly(
+                        "Wax is ________.",
+                        "Comb is made of wax.",
+                        "Smoke is (cool / hot).",
+                        "A hive has (one queen / two).",
+                        "Bees eat ________.");
+    }
+
     @Test
     void emphasisComesFromStylesAndIsSwitchedOffInTheRun() throws IntakeException {
         String styles = "<w:styles xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\">"
