@@ -55,6 +55,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private final Quiz quiz;
     private final boolean keyed;
     private final boolean renumbered;
+    private final PrintedLeads leads;
     private int sectionsPrinted;
     private final Function<String, Optional<Figure>> figures;
 
@@ -64,6 +65,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         this.keyed = keyed;
         this.figures = figures;
         this.renumbered = hasCollision();
+        this.leads = new PrintedLeads(quiz);
     }
 
     /**
@@ -141,37 +143,18 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     /** What stands above lettered parts has their number; other passages have none. */
     private void passage(int place) {
-        Prose text = quiz.stimuli().get(place).text();
+        Prose text = renumbered ? quiz.stimuli().get(place).text() : leads.text(place);
         document.begin(new PrintDocument.Look("", 0, true, 200));
-        leadNumber(place).ifPresent(number -> document.run(number + ". ", Set.of()));
+        document.run(renumbered ? "" : leads.label(place), Set.of());
         prose(text);
         document.end();
         pictures(text);
     }
 
-    /** The number that all questions of a passage share as its parts, "6" for 6a and 6b. */
-    private Optional<String> leadNumber(int stimulus) {
-        List<String> numbers = quiz.questions().stream()
-                .map(Question::particulars)
-                .filter(particulars -> particulars.stimulus() == stimulus)
-                .map(Particulars::number)
-                .toList();
-        boolean parts = !renumbered
-                && numbers.stream().allMatch(number -> number.matches("[A-Z]{0,3}\\d{1,3}(?:[a-z]|[ivx]{2,4})"));
-        List<String> digits = numbers.stream()
-                .map(number -> number.replaceFirst("[a-z]+$", ""))
-                .distinct()
-                .toList();
-        return parts && digits.size() == 1 ? Optional.of(digits.get(0)) : Optional.empty();
-    }
-
     /** "6. " or, below the lead of its number, "(a) ". */
     private String label(Question question, int place) {
-        int stimulus = question.particulars().stimulus();
-        String number = number(question, place);
-        return stimulus >= 0 && leadNumber(stimulus).isPresent()
-                ? "(" + number.replaceFirst("^\\P{Ll}+", "") + ") "
-                : number + ". ";
+        String numbered = number(question, place) + ". ";
+        return renumbered ? numbered : leads.label(question).orElse(numbered);
     }
 
     private String number(Question question, int place) {
@@ -363,10 +346,9 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     /** Below a lead the letters are those of the parts: what they are judged by stands behind them. */
     private boolean isJudgedPart(Question question) {
-        int stimulus = question.particulars().stimulus();
-        return question instanceof TrueFalse
-                && stimulus >= 0
-                && leadNumber(stimulus).isPresent();
+        return !renumbered
+                && question instanceof TrueFalse
+                && leads.label(question).isPresent();
     }
 
     @Override

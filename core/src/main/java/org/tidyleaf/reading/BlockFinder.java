@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.tidyleaf.reading.Cues.Trait;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
@@ -46,6 +47,9 @@ final class BlockFinder {
 
     private static final Pattern WORDS_BOXED = Pattern.compile(
             "[\\[({|]\\s*[^,;/|\\[\\](){}]{1,30}(?:\\s*[,;/|\u2013-]\\s+[^,;/|\\[\\](){}]{1,30}){2,60}\\s*[\\])}|]");
+
+    private static final Pattern WORDS_DASHED = Pattern.compile(
+            "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:\\s+[\u2013\u2014\u2022\u00b7/|-]\\s+\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,60}");
 
     static final int FEWEST_PAIRS = 3;
 
@@ -492,8 +496,9 @@ final class BlockFinder {
     private boolean isBankBelow(int lead) {
         if (lead + 2 >= all.size()
                 || !all.get(lead + 1).labels().isEmpty()
-                || !WORDS_APART.matcher(all.get(lead + 1).text()).matches()
-                        && !WORDS_BOXED.matcher(all.get(lead + 1).text()).matches()) {
+                || Stream.of(WORDS_APART, WORDS_BOXED, WORDS_DASHED)
+                        .noneMatch(words ->
+                                words.matcher(all.get(lead + 1).text().strip()).matches())) {
             return false;
         }
         int words = PartsMaker.words(List.of(all.get(lead + 1))).size();
@@ -503,17 +508,19 @@ final class BlockFinder {
         return !table && gaps >= FEWEST_PAIRS && words >= gaps && words <= gaps + FEWEST_PAIRS;
     }
 
-    /** The gaps of the lines right below that have no labels of their own. */
+    /** The gaps of the lines right below that have no labels of their own, or are lettered on from the first letter. */
     private int gapsBelow(int from) {
         int gaps = 0;
-        for (int i = from;
-                i < all.size()
-                        && all.get(i).is(Trait.GAP)
-                        && all.get(i).labels().isEmpty();
-                i++) {
+        for (int i = from; i < all.size() && all.get(i).is(Trait.GAP) && isOfGroup(all.get(i), i - from + 1); i++) {
             gaps += ProseMaker.gapsIn(all.get(i).text());
         }
         return gaps;
+    }
+
+    private static boolean isOfGroup(Cues cues, int ordinal) {
+        return cues.labels().isEmpty()
+                || cues.labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == ordinal);
     }
 
     private void gapped(int from) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import org.tidyleaf.source.Cell;
 
 /** Finds tables with one question a row: their first row names what the columns hold ("No. | Question | Key | Marks"). */
@@ -62,6 +63,11 @@ final class ColumnFinder {
                             || has(heads, Columns.Kind.OPTION)
                             || has(heads, Columns.Kind.NUMBER) && has(heads, Columns.Kind.POINTS));
             if (headRow) {
+                if (!has(heads, Columns.Kind.NUMBER)) {
+                    numbersBelow(all, below(rows, row.getKey()))
+                            .filter(column -> !heads.containsKey(column))
+                            .ifPresent(column -> heads.put(column, new Columns.Use(Columns.Kind.NUMBER, "", false)));
+                }
                 if (!has(heads, Columns.Kind.ANSWER) && !has(heads, Columns.Kind.RIGHT_OPTION)) {
                     ColumnContents.key(all, below(rows, row.getKey()), heads)
                             .ifPresent(column -> heads.put(column, new Columns.Use(Columns.Kind.ANSWER, "", false)));
@@ -83,6 +89,19 @@ final class ColumnFinder {
         if (uses.isEmpty()) {
             withoutHeads(all, rows, uses);
         }
+    }
+
+    /** The column that nobody named and that holds nothing but numbers that count on. */
+    private static Optional<Integer> numbersBelow(List<Cues> all, Map<Integer, Map<Integer, Integer>> rows) {
+        List<Integer> numbers = rows.values().stream()
+                .filter(row -> row.containsKey(0))
+                .map(row -> all.get(row.get(0)).text().strip().replaceAll("[.)]$", ""))
+                .filter(text -> text.matches("\\d{1,3}"))
+                .map(Integer::parseInt)
+                .toList();
+        boolean countOn = numbers.size() == rows.size()
+                && IntStream.range(1, numbers.size()).allMatch(i -> numbers.get(i) == numbers.get(i - 1) + 1);
+        return countOn && !numbers.isEmpty() ? Optional.of(0) : Optional.empty();
     }
 
     private static Map<Integer, Map<Integer, Integer>> below(Map<Integer, Map<Integer, Integer>> rows, int row) {

@@ -95,6 +95,7 @@ final class ColumnHeads {
         }
         if (WORDS.has("answer", word)
                 || WORDS.has("list", word)
+                || WORDS.has("model", word)
                 || KEY.matcher(head).matches()) {
             return use(Columns.Kind.ANSWER, "");
         }

@@ -133,6 +133,9 @@ final class CueFinder {
     private static final Pattern QUESTIONS_ONLY =
             Vocabulary.pattern("(?:the\\s+)?" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s*:?");
 
+    /** "Choices:" over the first of them. */
+    private static final Pattern OPTIONS_ONLY = Vocabulary.pattern(Vocabulary.ALL.either("options") + "\\s*:");
+
     /** "Questions 8-10" with nothing behind it. */
     private static final Pattern RANGE_ONLY = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s+\\d{1,3}\\s*(?:-|\u2013|\u2014|"
@@ -411,6 +414,10 @@ final class CueFinder {
                 text.length() < LONG
                         && WORDS.mentions(words, "type_head")
                         && TYPE_HEAD.matcher(text).matches());
+        add(
+                traits,
+                Trait.OPTIONS_ONLY,
+                text.length() < SHORT && OPTIONS_ONLY.matcher(text).matches());
         add(
                 traits,
                 Trait.QUESTIONS_ONLY,

@@ -62,6 +62,8 @@ record Cues(
         RANGE_ONLY,
         /** "Questions:" and nothing else. */
         QUESTIONS_ONLY,
+        /** "Choices:" and nothing else. */
+        OPTIONS_ONLY,
         /** "Text B": the title of a passage. */
         PASSAGE_HEAD,
         /** "True or false", "Short answers": it says how the next questions are answered. */

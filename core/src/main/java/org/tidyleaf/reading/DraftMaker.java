@@ -19,6 +19,9 @@ import org.tidyleaf.source.Span;
 /** Roles to questions without their keys: walks the pieces once and hands each to the question it belongs to. */
 final class DraftMaker {
 
+    private static final Pattern IDENTIFIER =
+            Vocabulary.pattern(Vocabulary.ALL.either("identifier") + "\\s*[:#]\\s*(\\S{1,20})");
+
     private static final Pattern SECTION_LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
             + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
 
@@ -157,6 +160,10 @@ final class DraftMaker {
                 if (loneBlock) {
                     // A grid, pairs or a bank right below a heading: a question for themselves, asked by the heading.
                     begin(index, cues);
+                    if (step.role() == Role.OPTION) {
+                        // The number before a step is its place.
+                        open.orElseThrow().number = "";
+                    }
                     if (step.role() == Role.PAIR) {
                         // Pairs that count on from the questions lend their first number, others have theirs for
                         // themselves.
@@ -349,9 +356,10 @@ final class DraftMaker {
     private void begin(int index, Cues cues) {
         int from = cues.piece().segment().from();
         String id = "q" + cues.line().number() + (from == 0 ? "" : "-" + from);
-        String number = isNumberCell(index)
+        String printed = isNumberCell(index)
                 ? cues.text().replaceAll("[.):]$", "")
                 : stemLabel(cues).map(Label::printed).orElse("");
+        String number = printed.isEmpty() ? identifier().orElse("") : printed;
         // A question that heads a group of its own belongs to none above it.
         boolean ownGroup = habits.headings().contains(index) && headLabel(index).isPresent()
                 || stemLabel(cues)
@@ -373,6 +381,18 @@ final class DraftMaker {
         open = Optional.of(draft);
     }
 
+    /** "Question ID: KB-014" above a question that has no number; it is taken from the notes. */
+    private Optional<String> identifier() {
+        for (String label : labelsOfNext) {
+            Matcher matcher = IDENTIFIER.matcher(label);
+            if (matcher.matches()) {
+                labelsOfNext.remove(label);
+                return Optional.of(matcher.group(1));
+            }
+        }
+        return Optional.empty();
+    }
+
     private void join(Draft draft, int index, Assigned piece) {
         draft.cues.add(piece.cues());
         draft.doubt = Math.max(draft.doubt, piece.doubt());
@@ -388,6 +408,13 @@ final class DraftMaker {
                                 .pictures());
             }
         }
+        if (isOption(index)) {
+            Segment picture = piece.cues().piece().segment();
+            List<Draft.OptionDraft> options = open.orElseThrow().options;
+            options.get(options.size() - 1).segments.add(picture);
+            join(open.get(), index, piece);
+            return;
+        }
         // Below all options of one question a picture stands above the next.
         boolean next = open.isEmpty() || open.get().options.size() > 1 && stemFollows(index);
         if (next) {
@@ -397,6 +424,14 @@ final class DraftMaker {
             open.get().pictures.addAll(pictures);
             join(open.get(), index, piece);
         }
+    }
+
+    /** "A." and nothing else, the picture on the next line: it is the option. */
+    private boolean isOption(int index) {
+        boolean below = index > 0 && roles.get(index - 1).step().role() == Role.OPTION && open.isPresent();
+        List<Draft.OptionDraft> options = below ? open.get().options : List.of();
+        return !options.isEmpty()
+                && prose.text(options.get(options.size() - 1).segments).isEmpty();
     }
 
     private boolean stemFollows(int index) {

@@ -63,6 +63,9 @@ final class LedgerKeeper {
         if (cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 0)) {
             return "example, already answered";
         }
+        if (cues.is(Trait.OPTIONS_ONLY)) {
+            return "heading of the options";
+        }
         if (cues.announces(Announces.LABEL)) {
             return "label for the author";
         }

@@ -9,8 +9,9 @@ import org.tidyleaf.source.Line;
 /** What stands far behind options or a question on its line and is a piece of its own: the answer, the points, the key's letter. */
 final class LineEnds {
 
-    private static final Pattern ANSWER_BEHIND = Vocabulary.pattern("((?<=[.?!:_\u2026)])\\s+|\\s{2,}|\\s)([(\\[]?"
-            + Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*\\S)");
+    private static final Pattern ANSWER_BEHIND = Vocabulary.pattern("((?<=[.?!:_\u2026)])\\s+|\\s{2,}|\\s)([(\\[]?(?:"
+            + Vocabulary.ALL.either("answer", "model") + "\\s*[:=]|"
+            + Vocabulary.ALL.either("answer_initial") + ":)\\s*\\S)");
 
     /** A line that announces what it says is of one piece. */
     private static final Pattern ANNOUNCED = Vocabulary.pattern(

@@ -202,6 +202,7 @@ final class NestedParts {
                 Draft above = numeral ? lettered.get() : whole.get();
                 draft.number = above.number + draft.number;
                 draft.lead.addAll(above.lead);
+                draft.bank = above.words.isEmpty() ? draft.bank : PartsMaker.words(above.words);
             }
             lettered = heads ? Optional.of(draft) : lettered;
             if (!lead && !heads) {

@@ -81,7 +81,7 @@ final class PartSplitter {
         boolean lettered = draft.options.size() > 1
                 && draft.options.stream()
                         .allMatch(option -> option.label.matches("[a-z]|[ivx]{1,4}") && !option.signed);
-        if (!lettered || !draft.words.isEmpty() || !draft.ranks.isEmpty()) {
+        if (!lettered || !draft.ranks.isEmpty()) {
             return false;
         }
         boolean onlyBlanks = draft.options.stream().anyMatch(option -> isBlank(text(option)));
@@ -89,6 +89,9 @@ final class PartSplitter {
             return false;
         }
         boolean gaps = draft.options.stream().allMatch(option -> ProseMaker.gapsIn(text(option)) > 0);
+        if (!draft.words.isEmpty()) {
+            return gaps;
+        }
         boolean ask = draft.options.stream()
                 .allMatch(option -> ASKS.matcher(text(option)).matches());
         boolean pointed = draft.options.stream()
@@ -159,7 +162,8 @@ final class PartSplitter {
             Draft part = new Draft(id, draft.number + between + letter, draft.section);
             part.lead.addAll(lead);
             List<String> named = WordBanks.named(text(draft.stem));
-            part.bank = named.isEmpty() ? draft.bank : named;
+            List<String> offered = draft.words.isEmpty() ? draft.bank : PartsMaker.words(draft.words);
+            part.bank = named.isEmpty() ? offered : named;
             part.inSequence = true;
             part.doubt = draft.doubt;
             part.feedback.addAll(option.feedback);

@@ -490,7 +490,7 @@ final class PartsMaker {
             }
             for (String word : cues.text()
                     .replaceAll("^[\\[({|]\\s*|\\s*[\\])}|]$", "")
-                    .split("\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {
+                    .split("\\s+[\u2013\u2014-]\\s+|\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {
                 if (!word.isBlank()) {
                     words.add(word.strip());
                 }

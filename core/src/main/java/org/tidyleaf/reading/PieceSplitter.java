@@ -34,6 +34,8 @@ final class PieceSplitter {
     private static final Pattern FIRST_NUMERAL =
             Pattern.compile("\\s*[(\\[]?[a-h][)\\].]\\s*([(\\[]?)i([)\\].])\\s+(?=\\S)");
 
+    private static final Pattern RULE_AHEAD = Pattern.compile("\\s*[_.\u2026]{3}");
+
     private static final int MOST_RULES = 12;
 
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
@@ -150,6 +152,7 @@ final class PieceSplitter {
                                 .add(label));
             }
         }
+        byShape.values().removeIf(labels -> areOfGaps(text, labels));
         List<Integer> best = List.of();
         for (List<Label> labels : byShape.values()) {
             List<Integer> cuts = run(text, labels);
@@ -164,6 +167,21 @@ final class PieceSplitter {
             best = BareLetters.cuts(text);
         }
         return LineEnds.cuts(line, best.isEmpty() ? boxes(text) : best);
+    }
+
+    /** "The bees fetch (a) ______ and carry it into the (b) ______ .": letters of gaps within a sentence. */
+    private static boolean areOfGaps(String text, List<Label> labels) {
+        boolean begun = text.substring(0, labels.get(0).from()).chars().anyMatch(Character::isLetter);
+        int last = labels.get(labels.size() - 1).end();
+        boolean goesOn = text.substring(last).chars().anyMatch(Character::isLetter);
+        return labels.size() > 1
+                && begun
+                && goesOn
+                && labels.stream()
+                        .allMatch(label -> RULE_AHEAD
+                                .matcher(text)
+                                .region(label.end(), text.length())
+                                .lookingAt());
     }
 
     /** "1) north      2) south      3) east" from the line's beginning on, wide spaces between. */

@@ -138,6 +138,8 @@ final class QuestionMaker {
         return SharedChoice.find(draft, particulars, key, prose)
                 .or(() -> within(draft, particulars, key))
                 .or(() -> parts.make(draft, particulars, key, says(draft)))
+                .map(made ->
+                        made instanceof Grid grid ? GridKey.lay(grid, key.text().orElse("")) : made)
                 .orElseGet(() -> simple(draft, particulars, key));
     }
 

@@ -506,7 +506,7 @@ final class RoleScorer {
         fit += cues.is(Trait.OFF_BODY) ? 2 * SURE : 0;
         boolean ends = cues.is(Trait.END_WORD) && from.option() != Step.BEFORE_TITLE;
         fit += ends && cues.labels().isEmpty() ? CLEAR : 0;
-        fit += cues.announces(Announces.LABEL) ? SURE : 0;
+        fit += cues.announces(Announces.LABEL) || cues.is(Trait.OPTIONS_ONLY) ? SURE : 0;
         fit += cues.spaceBefore() > 0 && from.inQuestion() ? SLIGHT : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) ? LEANING : 0;
         // Nothing stands between a passage and its questions but more of it.

@@ -127,7 +127,8 @@ final class SnagFinder {
         }
         Set<String> seen = new HashSet<>();
         for (Option option : choice.options()) {
-            if (!seen.add(option.text().plain()) && !option.text().isEmpty()) {
+            boolean words = option.text().pictures().isEmpty() && !option.text().isEmpty();
+            if (words && !seen.add(option.text().plain())) {
                 add(
                         "duplicate-option",
                         place,
