@@ -110,7 +110,10 @@ final class NestedParts {
         boolean inEarnest = nested > 1
                 || nested == 1 && last < parts.size()
                 || havePoints(all, parts, to)
-                        && (bare || shape.contains("i") && isFirstNumeral(all, parts) || hasRoom(all, parts, to));
+                        && (bare
+                                || shape.contains("i") && isFirstNumeral(all, parts)
+                                || hasRoom(all, parts, to)
+                                || areAnswered(all, parts, to));
         boolean right = parts.size() > 1 && !isBelowLetter(all, from, parts.get(0), shape);
         return right && inEarnest ? parts : List.of();
     }
@@ -151,6 +154,14 @@ final class NestedParts {
     private static boolean hasRoom(List<Cues> all, List<Integer> parts, int end) {
         return all.subList(parts.get(0), end).stream()
                 .anyMatch(cues -> cues.is(Cues.Trait.WRITING_LINE) || cues.is(Cues.Trait.GAP));
+    }
+
+    /** Several answers stand below them, where options have one. */
+    private static boolean areAnswered(List<Cues> all, List<Integer> parts, int end) {
+        return all.subList(parts.get(0), end).stream()
+                        .filter(cues -> cues.announces(Cues.Announces.KEY) || cues.announces(Cues.Announces.MODEL))
+                        .count()
+                > 1;
     }
 
     /** Whether two boxes, or a first and a second letter of another series, stand beside or below each other. */
