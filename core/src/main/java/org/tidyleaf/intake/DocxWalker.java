@@ -142,6 +142,9 @@ final class DocxWalker {
 
     private void paragraph(Element paragraph) {
         Optional<Element> pPr = Xml.child(paragraph, "pPr");
+        if (isDeleted(paragraph, pPr)) {
+            return;
+        }
         ParagraphFormat format = ParagraphFormat.of(pPr, styles, numbering);
         lines.label(format.label());
         runs(paragraph, format);
@@ -153,6 +156,20 @@ final class DocxWalker {
         for (Element box : anchored) {
             walk(box, place == Place.BODY ? Place.TEXT_BOX : place);
         }
+    }
+
+    /** Its mark and all that it holds are deleted or moved away (ECMA-376-1, 17.13.5.15): it has no number either. */
+    private static boolean isDeleted(Element paragraph, Optional<Element> pPr) {
+        boolean mark = pPr.flatMap(p -> Xml.child(p, "rPr"))
+                .filter(rPr -> Xml.child(rPr, "del")
+                        .or(() -> Xml.child(rPr, "moveFrom"))
+                        .isPresent())
+                .isPresent();
+        return mark
+                && Xml.children(paragraph).stream()
+                        .map(Element::getLocalName)
+                        .allMatch(name -> !List.of("r", "oMath", "oMathPara", "ins", "hyperlink", "sdt", "moveTo")
+                                .contains(name));
     }
 
     private void endLine(ParagraphFormat format) {

@@ -172,7 +172,7 @@ final class HtmlWalker {
                 .filter(option -> !option.hasAttr("disabled")
                         && !(option.hasAttr("value") && option.attr("value").isEmpty()))
                 .map(Element::text)
-                .filter(text -> !text.isBlank())
+                .filter(text -> text.codePoints().anyMatch(Character::isLetterOrDigit))
                 .collect(Collectors.joining(" / "));
         return all.isEmpty() ? RULE : "(" + all + ")";
     }

@@ -132,8 +132,10 @@ final class AlternativesMaker {
         boolean asked = CHOOSE.matcher(said).find()
                 || CHOOSE.matcher(particulars.stem().plain()).find();
         // Nobody brackets three words or more for another reason.
+        Matcher brackets = BRACKETS.matcher(particulars.stem().plain());
         boolean offered = words.size() >= FEWEST_LISTED
-                && BRACKETS.matcher(particulars.stem().plain()).find();
+                && brackets.find()
+                && brackets.group().startsWith("(");
         boolean chosen = right >= 0 || key.text().isEmpty() && (asked || offered);
         if (!chosen || words.contains("")) {
             return Optional.empty();

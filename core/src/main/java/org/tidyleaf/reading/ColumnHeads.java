@@ -26,22 +26,38 @@ final class ColumnHeads {
             Vocabulary.pattern("(?:" + WORDS.either("column_number") + "|n\u00b0|n\u00ba|#)\\W*|#");
     private static final Pattern STEM = Vocabulary.pattern(WORDS.either("column_stem") + "\\W*");
 
+    /** "Feedback if correct" holds no key. */
+    private static final Pattern FEEDBACK = Vocabulary.pattern("(?:.*\\b)?" + WORDS.either("feedback") + "\\b.*");
+
     private ColumnHeads() {}
 
     /** The columns that a row heads, each with the use of its cells; what it leaves open is missing. */
     static Map<Integer, Columns.Use> find(List<Cues> all, Map<Integer, Integer> row) {
         Map<Integer, Columns.Use> heads = new HashMap<>();
         String whole = String.join(
-                " / ", row.values().stream().map(piece -> all.get(piece).text()).toList());
-        if (JudgedBy.in(whole).isPresent()) {
+                " / ",
+                row.values().stream()
+                        .map(piece -> all.get(piece).text())
+                        .filter(head -> head.strip().split("\\s+").length < 3)
+                        .toList());
+        boolean inOne = row.values().stream()
+                        .filter(piece -> JudgedBy.in(all.get(piece).text()).isPresent())
+                        .count()
+                == 1;
+        if (!inOne && JudgedBy.in(whole).isPresent()) {
             // "right | wrong": statements are judged in these columns.
             return Map.of();
         }
-        row.forEach((column, piece) -> kind(all.get(piece).text()).ifPresent(use -> heads.put(column, use)));
+        row.forEach((column, piece) -> kind(all.get(piece).text())
+                .or(() ->
+                        JudgedBy.in(all.get(piece).text()).map(pair -> new Columns.Use(Columns.Kind.ANSWER, "", false)))
+                .ifPresent(use -> heads.put(column, use)));
         numberedItems(all, row, heads);
         if (row.values().stream()
                 .map(piece -> all.get(piece).text())
-                .anyMatch(head -> head.length() < LONGEST && WRONG.matcher(head).matches())) {
+                .anyMatch(head -> head.length() < LONGEST
+                        && WRONG.matcher(head).matches()
+                        && !FEEDBACK.matcher(head).matches())) {
             // Beside wrong answers the right one is an option too.
             heads.replaceAll((column, use) ->
                     use.kind() == Columns.Kind.ANSWER ? new Columns.Use(Columns.Kind.RIGHT_OPTION, "", false) : use);
@@ -70,6 +86,9 @@ final class ColumnHeads {
         if (head.length() >= LONGEST) {
             return Optional.empty();
         }
+        if (FEEDBACK.matcher(head).matches()) {
+            return use(Columns.Kind.FEEDBACK, "");
+        }
         Matcher option = OPTION.matcher(head);
         if (option.matches()) {
             return use(Columns.Kind.OPTION, WRONG.matcher(head).matches() ? "" : option.group(1));
@@ -80,9 +99,6 @@ final class ColumnHeads {
         }
         if (WORDS.has("points", word)) {
             return use(Columns.Kind.POINTS, "");
-        }
-        if (WORDS.has("feedback", word)) {
-            return use(Columns.Kind.FEEDBACK, "");
         }
         if (WORDS.has("hint", word)) {
             return use(Columns.Kind.HINT, "");

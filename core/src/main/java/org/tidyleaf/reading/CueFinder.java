@@ -94,8 +94,8 @@ final class CueFinder {
             Vocabulary.pattern(".*?\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + WORDS.either("to") + ")\\s*(\\d{1,3})\\b.*");
     private static final Pattern FAREWELL = Vocabulary.pattern("\\W{0,8}" + WORDS.either("farewell") + "\\b.*");
     /** "Here's a worksheet for you:" before everything else is said by whoever wrote it for the teacher. */
-    private static final Pattern PREFACE =
-            Vocabulary.pattern("\\W{0,4}" + WORDS.either("preface") + "(?:[!,.]\\s|\\s)[^?]{3,200}[.:!]\\W*");
+    private static final Pattern PREFACE = Vocabulary.pattern(
+            "\\W{0,4}" + WORDS.either("preface") + "(?:[!,.]\\s|\\s)[^?]{3,200}(?:[.:!]\\W*|\\s[\\p{So}\ufe0f]+)");
 
     /** "[Total: 4]", "Total for question 3: 12 marks". */
     private static final Pattern TOTAL = Vocabulary.pattern("\\W*" + WORDS.either("total") + "\\W*(?:\\w{2,5}\\s+)?(?:"
@@ -115,7 +115,8 @@ final class CueFinder {
             Vocabulary.pattern(WORDS.either("answer_sentence") + "\\s*:?\\s+(?=\\S)");
 
     /** "-> gut" below a question. */
-    private static final Pattern ARROW = Pattern.compile("\\s*(?:->|=>|--+>)\\s*(?=\\S)");
+    private static final Pattern ARROW =
+            Pattern.compile("\\s*(?:(?:->|=>|--+>)\\s*(?=\\S)|\u2192\\s*(?=[A-Ha-h][).]?\\s*$))");
 
     private static final Pattern PASSAGE_HEAD =
             Vocabulary.pattern(WORDS.either("passage_head") + "(?:\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,4}))?\\s*[:.]?");
@@ -392,14 +393,19 @@ final class CueFinder {
     private static Set<Trait> traits(Line line, Segment segment, String text, Set<String> words) {
         Set<Trait> traits = EnumSet.noneOf(Trait.class);
         words(text, words, traits);
-        add(
-                traits,
-                Trait.END_WORD,
-                line.number() == 1
-                        && WORDS.mentions(words, "preface")
-                        && PREFACE.matcher(text).matches());
+        boolean preface = line.number() == 1
+                && WORDS.mentions(words, "preface")
+                && PREFACE.matcher(text).matches();
+        add(traits, Trait.PREFACE, preface);
+        add(traits, Trait.END_WORD, preface);
         form(line, segment, text, traits);
         return traits;
+    }
+
+    /** "\ud83d\udcdd Part A": pictures that stand before a heading say nothing. */
+    private static String undecorated(String text) {
+        Matcher decoration = DECORATION.matcher(text);
+        return decoration.lookingAt() ? text.substring(decoration.end()) : text;
     }
 
     private static void words(String text, Set<String> words, Set<Trait> traits) {
@@ -413,7 +419,7 @@ final class CueFinder {
                 Trait.TYPE_HEAD,
                 text.length() < LONG
                         && WORDS.mentions(words, "type_head")
-                        && TYPE_HEAD.matcher(text).matches());
+                        && TYPE_HEAD.matcher(undecorated(text)).matches());
         add(
                 traits,
                 Trait.OPTIONS_ONLY,
@@ -447,7 +453,7 @@ final class CueFinder {
                 Trait.SECTION_WORD,
                 text.length() < SHORT * 2
                         && WORDS.mentions(words, "section")
-                        && SECTION.matcher(text).matches());
+                        && SECTION.matcher(undecorated(text)).matches());
         add(
                 traits,
                 Trait.INSTRUCTION_WORD,

@@ -72,6 +72,8 @@ record Cues(
         TEST_WORD,
         /** "College", "School": it says whose paper this is. */
         SCHOOL_WORD,
+        /** "Sure! Here is a quiz:": whoever wrote it speaks to the teacher. */
+        PREFACE,
         /** Nothing but a rule or ornament. */
         RULE,
         /** A rule of underscores or dots, to write on. */

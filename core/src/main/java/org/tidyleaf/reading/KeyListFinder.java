@@ -36,6 +36,8 @@ final class KeyListFinder {
     private static final Pattern LETTERS_ONLY =
             Pattern.compile("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
 
+    private static final Pattern LETTER = Pattern.compile("[(]?[A-Ha-h][).]?");
+
     /** A key in one line stands so near to the end. */
     private static final int LAST_LINES = 4;
 
@@ -268,10 +270,16 @@ final class KeyListFinder {
                 }
             }
         }
+        // "1 c, 2 a" below gaps or pairs may be those of the last question itself.
+        boolean ownParts = items.stream().anyMatch(item -> item.number().equals("1"))
+                && (gapsAbove(all, piece) > 0
+                        || blocks.inside().contains(piece - 1)
+                        || items.stream()
+                                .anyMatch(item -> !LETTER.matcher(item.text()).matches()));
         return items.size() > 1
                 && items.stream().allMatch(item -> numbers.contains(item.number()))
                 && items.stream().noneMatch(item -> item.number().equals(numbers.get(numbers.size() - 1)))
-                && items.get(0).number().compareTo("1") > 0;
+                && !ownParts;
     }
 
     private static boolean isNumberCell(Cues cues) {

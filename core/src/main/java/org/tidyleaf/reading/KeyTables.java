@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import org.tidyleaf.source.Cell;
 
 /** Tables of numbers and their answers: side by side, or numbers in one row and answers in the row below. */
@@ -37,18 +38,32 @@ final class KeyTables {
         return answers;
     }
 
-    /** "Question | Answer" over "1 | 100", "2 | 1000": with heads above two columns the first counts, whatever the second holds. */
+    /**
+     * "Question | Answer | Marks" over "1 | 100 | 2", "2 | 1000 | 1": with heads above the first column alone counts, whatever
+     * the others hold.
+     */
     private static boolean countDownwards(List<Map<Integer, Cues>> rows) {
+        List<Map<Integer, Cues>> below = rows.subList(Math.min(1, rows.size()), rows.size());
+        int columns = below.stream().mapToInt(Map::size).max().orElse(0);
+        boolean alone = IntStream.range(2, Math.max(2, columns)).noneMatch(column -> counts(below, column));
+        return rows.size() > SEVERAL
+                && rows.get(0).values().stream().noneMatch(KeyTables::isNumber)
+                && counts(below, 0)
+                && below.stream().allMatch(row -> row.containsKey(1))
+                && alone;
+    }
+
+    private static boolean counts(List<Map<Integer, Cues>> rows, int column) {
         int last = 0;
-        for (Map<Integer, Cues> row : rows.subList(Math.min(1, rows.size()), rows.size())) {
-            boolean numbered = row.containsKey(0) && row.containsKey(1) && row.size() == 2 && isNumber(row.get(0));
-            int number = numbered ? Integer.parseInt(row.get(0).text().replaceAll("\\D", "")) : 0;
+        for (Map<Integer, Cues> row : rows) {
+            boolean numbered = row.containsKey(column) && isNumber(row.get(column));
+            int number = numbered ? Integer.parseInt(row.get(column).text().replaceAll("\\D", "")) : 0;
             if (number <= last) {
                 return false;
             }
             last = number;
         }
-        return rows.size() > SEVERAL && rows.get(0).values().stream().noneMatch(KeyTables::isNumber);
+        return last > 0;
     }
 
     private static void acrossRow(Map<Integer, Cues> numbers, Map<Integer, Cues> row, List<Answer> answers) {
@@ -64,7 +79,8 @@ final class KeyTables {
         row.forEach((column, number) -> {
             Cues answer = row.get(column + 1);
             boolean said = answer != null && (!isNumber(answer) || firstCounts && column == 0);
-            if (said && isNumber(number)) {
+            boolean counted = column == 0 || !firstCounts;
+            if (said && counted && isNumber(number)) {
                 answers.add(new Answer(bare(number), answer));
             }
         });

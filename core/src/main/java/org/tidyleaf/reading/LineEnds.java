@@ -27,6 +27,9 @@ final class LineEnds {
     private static final Pattern KEY_FAR =
             Pattern.compile("\\S(?:(?:\\s{3,}|\\s?\\t\\s?)(?=[(\\[])|\\s+(?=\\[))([(\\[][A-Ha-h][)\\]])\\s*$");
 
+    /** "a) 2   b) 5   → b": behind the options an arrow to the right one. */
+    private static final Pattern ARROW_KEY = Pattern.compile("\\s+((?:\u2192|->|=>|\u21d2)\\s*[A-Ha-h])[).]?\\s*$");
+
     /** "(1) spring   (2) autumn        [ 2 ]": a box with the number of the right one. */
     private static final Pattern BOXED_KEY = Pattern.compile("\\S(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s+\\d\\s+])\\s*$");
 
@@ -57,6 +60,12 @@ final class LineEnds {
 
     /** "a) wasps   b) bees        (b)": far behind the options the letter of the right one. */
     private static List<Integer> withKey(String text, List<Integer> cuts) {
+        Matcher arrow = ARROW_KEY.matcher(text);
+        if (text.length() <= LONGEST_SEARCHED && cuts.size() > 1 && arrow.find(cuts.get(cuts.size() - 1))) {
+            List<Integer> all = new ArrayList<>(cuts);
+            all.add(arrow.start(1));
+            return all;
+        }
         if (text.length() > LONGEST_SEARCHED || !endsInBracket(text)) {
             return cuts;
         }

@@ -10,6 +10,7 @@ import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.Grid;
 import org.tidyleaf.question.Hottext;
 import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Match;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.Option;
@@ -287,6 +288,10 @@ final class QuestionMaker {
         List<Option> options = new ArrayList<>();
         for (Draft.OptionDraft option : draft.options) {
             options.add(new Option(option.label, prose.text(option.segments), Draft.join(option.feedback)));
+        }
+        Optional<Match> pairs = PairedOptions.find(particulars, options, key);
+        if (pairs.isPresent()) {
+            return pairs.get();
         }
         if (isJudgement(options)) {
             return new TrueFalse(particulars, options, key.chosen());

@@ -91,6 +91,18 @@ class DocxFormatTest {
         assertThat(texts(source)).containsExactly("Bees have six legs.");
     }
 
+    /** ECMA-376-1, 17.13.5.15: a deleted mark joins its paragraph to the next; an empty one is gone, number and all. */
+    @Test
+    void aParagraphThatIsDeletedAsAWholeHasNoNumber() throws IntakeException {
+        String kept = numbered(1, 0, "kept");
+        String deleted = kept.replace("<w:pPr>", "<w:pPr><w:rPr><w:del w:id='1' w:author='x'/></w:rPr>")
+                .replace("<w:r>", "<w:del w:id='2' w:author='x'><w:r>")
+                .replace("</w:r>", "</w:r></w:del>");
+        Source source = read(Docx.body(kept + deleted + kept)
+                .numbering(TWO_LEVELS + "<w:num w:numId=\"1\"><w:abstractNumId w:val=\"0\"/></w:num>"));
+        assertThat(texts(source)).containsExactly("Question 1: kept", "Question 2: kept");
+    }
+
     @Test
     void hiddenTextIsALineOfItsOwn() throws IntakeException {
         Source source = read(Docx.body(
