@@ -2,7 +2,8 @@ package org.tidyleaf.intake;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.tidyleaf.source.Emphasis;
 
@@ -21,11 +22,16 @@ final class PdfColumns {
     /** Rows of a column begin within this share of its width. */
     private static final float INDENT = 0.35f;
 
+    /** In points: letters of one word stand closer. */
+    private static final float SPACE = 1;
+
     /** Where the lowest tenth of a page begins. */
     private static final float FOOT = 0.9f;
 
     /** A gap is so many times as high as the usual distance of rows. */
     private static final float APART = 1.4f;
+
+    private static final Pattern LETTER = Pattern.compile("[(\\[]?([A-Ha-h])(?:[.):\\]]|\\h|$)");
 
     private PdfColumns() {}
 
@@ -35,8 +41,10 @@ final class PdfColumns {
         int at = 0;
         while (at < rows.size()) {
             Block block = withoutWhatFollows(page, rows, at, columns(page, rows, at));
-            boolean columns =
-                    block.end() - at >= COLUMN_ROWS && !isRepeated(rows.subList(at, block.end()), block.gutter());
+            List<PdfRow> within = rows.subList(at, block.end());
+            boolean columns = block.end() - at >= COLUMN_ROWS
+                    && !isRepeated(within, block.gutter())
+                    && !isLetteredAcross(within, block.gutter());
             if (columns) {
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), true));
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), false));
@@ -71,14 +79,42 @@ final class PdfColumns {
         return best;
     }
 
+    /** "A wax     B honey" over "C comb     D pollen": options that are lettered on across are no columns. */
+    private static boolean isLetteredAcross(List<PdfRow> rows, float gutter) {
+        int both = 0;
+        int across = 0;
+        for (PdfRow row : rows) {
+            String left = side(row, gutter, true);
+            String right = side(row, gutter, false);
+            if (!left.isEmpty() && !right.isEmpty()) {
+                both++;
+                Matcher here = LETTER.matcher(left);
+                Matcher next = LETTER.matcher(right);
+                boolean goesOn = here.lookingAt()
+                        && next.lookingAt()
+                        && next.group(1).charAt(0) == here.group(1).charAt(0) + 1;
+                across += goesOn ? 1 : 0;
+            }
+        }
+        return across > 1 && across * 2 > both;
+    }
+
+    private static String side(PdfRow row, float gutter, boolean left) {
+        StringBuilder text = new StringBuilder();
+        float end = Float.MAX_VALUE;
+        for (PdfPage.Glyph glyph : row.glyphs()) {
+            if (glyph.x() < gutter == left) {
+                text.append(glyph.x() - end > SPACE ? " " : "").append(glyph.text());
+                end = glyph.right();
+            }
+        }
+        return text.toString().strip();
+    }
+
     /** "True / False" behind each line says the same again and again, which a column does not. */
     private static boolean isRepeated(List<PdfRow> rows, float gutter) {
         List<String> behind = rows.stream()
-                .map(row -> row.glyphs().stream()
-                        .filter(glyph -> glyph.x() > gutter)
-                        .map(PdfPage.Glyph::text)
-                        .collect(Collectors.joining())
-                        .strip())
+                .map(row -> side(row, gutter, false))
                 .filter(text -> !text.isEmpty())
                 .toList();
         return behind.size() > 2 && behind.stream().distinct().count() * 2 < behind.size();

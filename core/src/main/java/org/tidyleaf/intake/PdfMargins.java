@@ -27,9 +27,13 @@ final class PdfMargins {
 
     private static final Pattern NOTE_SIGN = Pattern.compile("(\\d{1,2}|[*\u2020\u2021])(?![.)\\d])");
 
+    /** "3/14/26, 10:15 AM   the title" at the head, the address and "1/2" at the foot. */
+    private static final Pattern BROWSER = Pattern.compile(
+            "\\d{1,4}[/.-]\\d{1,2}[/.-]\\d{2,4},?\\h*\\d{1,2}:\\d{2}(?:\\h?[AP]M)?(?!\\d).*|(?:https?|file)://\\S+(?:\\h+\\d+/\\d+)?");
+
     private PdfMargins() {}
 
-    /** Texts at the same place in the margin of at least two pages, numbers aside. */
+    /** Texts at the same place in the margin of at least two pages, numbers aside; and what a browser prints there. */
     static Set<String> running(List<PdfPage> pages, List<List<PdfRow>> rows) {
         Map<String, Integer> seen = new HashMap<>();
         for (int i = 0; i < pages.size(); i++) {
@@ -40,6 +44,11 @@ final class PdfMargins {
             edge.forEach(text -> seen.merge(text, 1, Integer::sum));
         }
         Set<String> running = new HashSet<>();
+        for (int i = 0; i < pages.size(); i++) {
+            edges(pages.get(i), rows.get(i)).stream()
+                    .filter(row -> BROWSER.matcher(row.plain().strip()).matches())
+                    .forEach(row -> running.add(placed(row)));
+        }
         seen.forEach((text, count) -> {
             if (count >= 2) {
                 running.add(text);

@@ -2,8 +2,11 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Line;
 
 /** "A 12 mm", "B 15 mm", "C 18 mm" on lines one below the other: letters without a full stop, known by their run. */
 final class BareLetters {
@@ -15,6 +18,9 @@ final class BareLetters {
 
     /** The first letter by itself: without it no run begins, and most lines lack it. */
     private static final Pattern FIRST = Pattern.compile("[Aa]\\s");
+
+    private static final Pattern PAIR =
+            Pattern.compile("\\s*([ACEG])\\s+\\S.{0,80}?(?:\\s{2,}|\\t)\\s*([BDFH])\\s+\\S.{0,80}");
 
     /** Two capitals far apart may be anything; two small ones with wide spaces behind them are parts. */
     private static final int FEWEST_APART = 3;
@@ -37,6 +43,32 @@ final class BareLetters {
         for (int at = from; at < end && end - from > 1; at++) {
             add(all, at, at - from + 1);
         }
+    }
+
+    /** "A wax     B honey" right above "C comb     D pollen": where the second of two letters begins; empty elsewhere. */
+    static List<Integer> pairCut(List<Line> lines, int place) {
+        Optional<MatchResult> here = pair(lines, place);
+        if (here.isEmpty()) {
+            return List.of();
+        }
+        char first = here.get().group(1).charAt(0);
+        boolean above = pair(lines, place - 1)
+                .filter(pair -> pair.group(1).charAt(0) == first - 2)
+                .isPresent();
+        boolean below = pair(lines, place + 1)
+                .filter(pair -> pair.group(1).charAt(0) == first + 2)
+                .isPresent();
+        return first == 'A' && below || first > 'A' && above
+                ? List.of(here.get().start(2))
+                : List.of();
+    }
+
+    private static Optional<MatchResult> pair(List<Line> lines, int place) {
+        Matcher pair = PAIR.matcher(
+                place < 0 || place >= lines.size() ? "" : lines.get(place).text());
+        boolean counts =
+                pair.matches() && pair.group(2).charAt(0) == pair.group(1).charAt(0) + 1;
+        return counts ? Optional.of(pair.toMatchResult()) : Optional.empty();
     }
 
     /** Where on one line "A make    B do    C build" is cut; empty where no such letters stand far apart in a row. */

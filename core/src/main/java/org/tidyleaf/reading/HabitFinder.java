@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -334,7 +335,8 @@ final class HabitFinder {
             if (!option && !without.contains(i) && !all.get(i).is(Trait.OFF_BODY)) {
                 PointsFinder.bareBeside(all.get(i).text())
                         .filter(found -> found.from() > 0)
-                        .ifPresent(found -> values.add(found.points().intValue()));
+                        .ifPresent(found -> values.add(
+                                found.points().setScale(0, RoundingMode.UP).intValue()));
             }
         }
         boolean counting = true;

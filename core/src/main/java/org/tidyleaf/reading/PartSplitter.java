@@ -106,21 +106,42 @@ final class PartSplitter {
         if (areJudged(draft)) {
             return true;
         }
-        return gaps && !text(draft.stem).endsWith("?") || ask || pointed || notes || alternatives || room || worked;
+        return gaps && !text(draft.stem).endsWith("?")
+                || ask
+                || pointed
+                || notes
+                || alternatives
+                || room
+                || worked
+                || eachAsksInItsWay(draft);
+    }
+
+    /** "(a) How far …? ____ km" above "(b) Say why." and a rule to write on: each asks, and most have room for an answer. */
+    private boolean eachAsksInItsWay(Draft draft) {
+        int room = 0;
+        for (int i = 0; i < draft.options.size(); i++) {
+            String text = text(draft.options.get(i));
+            boolean written = hasRoom(draft, i);
+            boolean gap = ProseMaker.gapsIn(text) > 0;
+            if (!written && !gap && !ASKS.matcher(text).matches()) {
+                return false;
+            }
+            room += written || gap ? 1 : 0;
+        }
+        return room * 2 > draft.options.size() && !text(draft.stem).endsWith("?");
     }
 
     /** "a) Measure twice." and a rule to write on below it, and so for each: what is lettered is to be answered. */
     private static boolean haveRoom(Draft draft) {
-        for (int i = 0; i < draft.options.size(); i++) {
-            int from = draft.options.get(i).segments.get(0).line();
-            int to = i + 1 < draft.options.size()
-                    ? draft.options.get(i + 1).segments.get(0).line()
-                    : Integer.MAX_VALUE;
-            if (draft.writing.stream().noneMatch(line -> line >= from && line < to)) {
-                return false;
-            }
-        }
-        return true;
+        return IntStream.range(0, draft.options.size()).allMatch(i -> hasRoom(draft, i));
+    }
+
+    private static boolean hasRoom(Draft draft, int option) {
+        int from = draft.options.get(option).segments.get(0).line();
+        int to = option + 1 < draft.options.size()
+                ? draft.options.get(option + 1).segments.get(0).line()
+                : Integer.MAX_VALUE;
+        return draft.writing.stream().anyMatch(line -> line >= from && line < to);
     }
 
     /** "True or false? a) Bees sleep. b) …": each lettered line is a statement to judge by itself. */

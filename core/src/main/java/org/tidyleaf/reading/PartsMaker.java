@@ -135,7 +135,8 @@ final class PartsMaker {
         List<Integer> written = (between.isEmpty() ? lefts.blanks() : between)
                 .stream().map(letter -> indexOf(rights.labels(), letter)).toList();
         boolean whole = !written.isEmpty() && !written.contains(-1);
-        List<Integer> before = numbered.map(numbers -> lefts.labels().stream()
+        List<Integer> before = numbered.map(numbers -> intoBlanks(numbers, said, lefts.labels()))
+                .map(numbers -> lefts.labels().stream()
                         .map(label -> indexOf(numbers, label))
                         .toList())
                 .orElse(List.of(-1));
@@ -143,6 +144,15 @@ final class PartsMaker {
                 ? straight(lefts.texts().size())
                 : whole ? written : before.contains(-1) ? pairKey(said, lefts, rights) : before;
         return new Match(particulars, lefts.texts(), rights.texts(), key);
+    }
+
+    /** "2 – 1 – 3" in a list of answers is what goes into the empty brackets of the right side, from above. */
+    private static List<String> intoBlanks(List<String> written, String said, List<String> labels) {
+        List<String> sequence = List.of(said.strip().split("\\s*[-\u2013,;/]\\s*|\\s+"));
+        boolean fits = written.stream().allMatch(String::isEmpty)
+                && sequence.size() == written.size()
+                && labels.containsAll(sequence);
+        return fits ? sequence : written;
     }
 
     /** "( 2 ) 1000 m": what is written in the brackets before each entry of the right side; empty where all have none. */

@@ -76,8 +76,9 @@ final class PieceSplitter {
             }
             int from = 0;
             List<Integer> known = abreast.cuts(line).isEmpty() ? verdicts.cuts(line) : abreast.cuts(line);
-            List<Integer> own =
-                    known.isEmpty() ? withFirstNumeral(source, line, withFirstPart(source, line, cuts(line))) : known;
+            List<Integer> own = known.isEmpty()
+                    ? withFirstNumeral(source, line, withFirstPart(source, line, cuts(source, line)))
+                    : known;
             for (int cut : withLast(own, Math.max(letters.cut(line), fields.cut(line)))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
                 from = cut;
@@ -139,7 +140,7 @@ final class PieceSplitter {
         return source.line(at).text();
     }
 
-    private static List<Integer> cuts(Line line) {
+    private static List<Integer> cuts(Source source, Line line) {
         Map<String, List<Label>> byShape = new TreeMap<>();
         String text = line.text();
         if (ANNOUNCED_KEY.matcher(text).lookingAt()) {
@@ -164,7 +165,8 @@ final class PieceSplitter {
             best = numbers(text);
         }
         if (best.isEmpty() && line.layout().cell().isEmpty()) {
-            best = BareLetters.cuts(text);
+            List<Integer> pair = BareLetters.pairCut(source.lines(), line.number() - 1);
+            best = pair.isEmpty() ? BareLetters.cuts(text) : pair;
         }
         return LineEnds.cuts(line, best.isEmpty() ? boxes(text) : best);
     }

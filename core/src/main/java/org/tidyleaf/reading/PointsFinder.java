@@ -23,7 +23,8 @@ final class PointsFinder {
             Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("type_head", "difficulty")
                     + "\\s*[-\u2013\u2014,;:|/]\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
     /** "(0-2)" right behind a question's number: from nothing to two points. */
-    private static final Pattern FROM_NOTHING = Pattern.compile("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*\\)\\s*");
+    private static final Pattern FROM_NOTHING =
+            Vocabulary.pattern("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*(?:" + WORD + "\\.?)?\\s*\\)\\s*");
 
     /** "____ / 3 p.": a place for what was earned over what can be. */
     private static final Pattern SCORED = Vocabulary.pattern(
@@ -49,7 +50,7 @@ final class PointsFinder {
             Pattern.compile("\\b(\\d{1,2})\\s*[x\u00d7*]\\s*(\\d{1,2}(?:[.,]\\d)?)\\s*\\p{L}*\\.?\\s*=");
 
     private static final Pattern BARE_AT_END = Pattern.compile(
-            "\\s*(?:\\(\\s*(\\d{1,2})\\s*\\)|[(\\[]?[_.\\s]*(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
+            "\\s*(?:\\(\\s*(\\d{1,2}(?:[.,](?:\\d|[0257]\\d))?)\\s*\\)|[(\\[]?[_.\\s]*(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
 
     /** A rule to write on with the points behind it is no longer. */
     private static final int LONGEST_END = 300;
@@ -133,7 +134,7 @@ final class PointsFinder {
             return Optional.empty();
         }
         String number = matcher.group(1) == null ? matcher.group(2) : matcher.group(1);
-        return Optional.of(new Found(new BigDecimal(number), matcher.start(), matcher.end()));
+        return Optional.of(new Found(new BigDecimal(number.replace(',', '.')), matcher.start(), matcher.end()));
     }
 
     /** Points for each of several questions. */

@@ -280,6 +280,8 @@ final class RoleScorer {
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
         fit -= cues.is(Trait.RANGE_ONLY) ? SURE + CLEAR : 0;
+        // "Instructions: … for questions 1-4" tells what to do and is nothing to read.
+        fit -= HabitFinder.DIRECTIONS.matcher(cues.text()).lookingAt() ? CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         // "A  When a worker …", "B  If the flowers …": lettered paragraphs above the first number are a passage.
         boolean option = optionLabel(cues).isPresent()
