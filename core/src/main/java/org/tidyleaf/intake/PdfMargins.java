@@ -29,7 +29,7 @@ final class PdfMargins {
 
     /** "3/14/26, 10:15 AM   the title" at the head, the address and "1/2" at the foot. */
     private static final Pattern BROWSER = Pattern.compile(
-            "\\d{1,4}[/.-]\\d{1,2}[/.-]\\d{2,4},?\\h*\\d{1,2}:\\d{2}(?:\\h?[AP]M)?(?!\\d).*|(?:https?|file)://\\S+(?:\\h+\\d+/\\d+)?");
+            "\\d{1,4}[/.-]\\d{1,2}[/.-]\\d{2,4},?\\h*\\d{1,2}:\\d{2}(?:\\h?[AP]M)?(?!\\d).*|(?:https?|file|\ufb01le)://\\S+(?:\\h+\\d+/\\d+)?");
 
     private PdfMargins() {}
 

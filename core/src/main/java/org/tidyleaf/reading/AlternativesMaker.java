@@ -40,6 +40,9 @@ final class AlternativesMaker {
      */
     static Optional<Question> find(Particulars particulars, GatheredKey key, String said) {
         String stem = particulars.stem().plain();
+        if (particulars.stem().gapCount() == 1) {
+            return behindGap(particulars, key, said);
+        }
         if (particulars.stem().gapCount() > 0 || stem.isEmpty()) {
             return Optional.empty();
         }
@@ -67,6 +70,25 @@ final class AlternativesMaker {
         }
         Particulars asked = particulars.withStem(Prose.of(behind.group(1)));
         return choice(asked, split(behind.group(2).replaceAll("[.]$", ""), ";"), key, said);
+    }
+
+    /** "A level uses a ____ . (bubble / weight / spring)": what may go into the gap stands in brackets behind the sentence. */
+    private static Optional<Question> behindGap(Particulars particulars, GatheredKey key, String said) {
+        String typed = particulars.stem().typed();
+        Matcher brackets = BRACKETS.matcher(typed);
+        boolean last = brackets.find() && typed.substring(brackets.end()).isBlank() && brackets.start() > 0;
+        List<String> words = last ? split(brackets.group(1), "[/|]") : List.of();
+        int right = key.text().map(String::strip).map(words::indexOf).orElse(-1);
+        boolean asked = key.text().isEmpty()
+                && (CHOOSE.matcher(said).find() || CHOOSE.matcher(typed).find());
+        if (words.size() < FEWEST_LISTED || words.contains("") || right < 0 && !asked) {
+            return Optional.empty();
+        }
+        Prose sentence = particulars
+                .stem()
+                .cut(0, typed.substring(0, brackets.start()).stripTrailing().length());
+        return Optional.of(
+                new SingleChoice(particulars.withStem(sentence), options(words), right < 0 ? Set.of() : Set.of(right)));
     }
 
     /** "… from (reading / cutting) at an angle.   [reading]": the right word stands again behind the sentence. */

@@ -169,6 +169,7 @@ final class CueFinder {
         Verdicts.mark(all);
         JudgementLegends.mark(all);
         PassageTitles.mark(all);
+        GroupHeads.mark(all);
         withoutLoneClozes(all);
         return all;
     }

@@ -62,6 +62,8 @@ record Cues(
         RANGE_ONLY,
         /** "Questions:" and nothing else. */
         QUESTIONS_ONLY,
+        /** "Circle T if the statement is true." between numbered questions: it is for those below. */
+        GROUP_HEAD,
         /** "Choices:" and nothing else. */
         OPTIONS_ONLY,
         /** "Text B": the title of a passage. */

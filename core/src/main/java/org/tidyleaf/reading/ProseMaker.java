@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.Inline;
@@ -22,6 +23,7 @@ import org.tidyleaf.source.Span;
 final class ProseMaker {
 
     private static final Pattern FORMULA = Pattern.compile("\\\\\\((.+?)\\\\\\)");
+    private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
     private static final Pattern GAP = Pattern.compile(
             GapParser.FILLED
                     + "|_{3,}|_{1,2}(?: _{1,2}){2,400}|\\.{5,}|\\.(?: \\.){4,400}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
@@ -102,9 +104,10 @@ final class ProseMaker {
 
     private void add(List<Inline> parts, Segment segment, Set<Emphasis> without, boolean gaps, int[] gapNumber) {
         Line line = source.line(segment.line());
+        List<MatchResult> filled = gaps ? filled(line, segment) : List.of();
         int at = segment.from();
         while (at < segment.to()) {
-            int end = Math.min(segment.to(), nextChange(line, at));
+            int end = withoutCut(filled, at, Math.min(segment.to(), nextChange(line, at)));
             Set<Emphasis> emphasis = EnumSet.noneOf(Emphasis.class);
             String figure = "";
             for (Span span : line.spans()) {
@@ -122,6 +125,29 @@ final class ProseMaker {
             }
             at = end;
         }
+    }
+
+    /** Rules with an answer on them, which may be set in another colour than the rule. */
+    private static List<MatchResult> filled(Line line, Segment segment) {
+        return line.text().indexOf('_', segment.from()) < 0
+                ? List.of()
+                : FILLED.matcher(line.text())
+                        .region(segment.from(), segment.to())
+                        .results()
+                        .toList();
+    }
+
+    /** The same end, but none within such a rule. */
+    private static int withoutCut(List<MatchResult> filled, int at, int end) {
+        for (MatchResult rule : filled) {
+            if (at == rule.start()) {
+                return rule.end();
+            }
+            if (at < rule.start() && end > rule.start()) {
+                return rule.start();
+            }
+        }
+        return end;
     }
 
     private String alternative(String id) {

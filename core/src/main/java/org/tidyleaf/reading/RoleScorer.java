@@ -167,6 +167,7 @@ final class RoleScorer {
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) ? SURE : 0;
         fit += cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() ? CLEAR + LEANING : 0;
+        fit += cues.is(Trait.GROUP_HEAD) ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += isLabelledHead(index, cues) || isDirection(index, cues)
                 ? SURE + LEANING
