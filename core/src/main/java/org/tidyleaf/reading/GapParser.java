@@ -14,6 +14,9 @@ final class GapParser {
     /** "___wax___": the answer written on the rule itself. */
     static final String FILLED = "_{2,}(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{2,}";
 
+    /** "0,75" is one number in most languages. */
+    private static final String COMMA = "\\s*(?:(?<!\\d),|,(?!\\d))\\s*";
+
     private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:](?!\\d)\\s*");
     private static final Pattern ROMAN = Pattern.compile("(?:^|[\\s,;])[(\\[]?[ivx]{1,4}[)\\].:]\\s+");
     private static final Pattern LETTERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?[a-h][)\\].:]\\s+");
@@ -48,7 +51,7 @@ final class GapParser {
 
     /** The spellings of one gap where commas part them too. */
     static List<String> listed(String text) {
-        return spellings(text.replaceAll("\\s*,\\s*", " / "));
+        return spellings(text.replaceAll(COMMA, " / "));
     }
 
     /** "A = blade, B = handle": the spellings by their labels; empty unless every label has its own. */
@@ -90,9 +93,7 @@ final class GapParser {
         }
         if (parts.size() == gaps) {
             // Behind its number a gap's spellings are often parted by commas alone.
-            return parts.stream()
-                    .map(part -> part.replaceAll("\\s*,\\s*", " / "))
-                    .toList();
+            return parts.stream().map(part -> part.replaceAll(COMMA, " / ")).toList();
         }
         List<String> counted = counted(text, gaps);
         if (!counted.isEmpty()) {

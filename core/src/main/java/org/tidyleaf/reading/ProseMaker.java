@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
@@ -10,6 +11,7 @@ import java.util.regex.Pattern;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.source.Blanks;
+import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
@@ -23,6 +25,9 @@ import org.tidyleaf.source.Span;
 final class ProseMaker {
 
     private static final Pattern FORMULA = Pattern.compile("\\\\\\((.+?)\\\\\\)");
+    /** An em space, which neither a page nor a file draws together. */
+    private static final String CELLS_APART = "\u2003";
+
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
     private static final Pattern GAP = Pattern.compile(
             GapParser.FILLED
@@ -75,12 +80,27 @@ final class ProseMaker {
         int[] gapNumber = {0};
         for (int i = 0; i < segments.size(); i++) {
             if (i > 0) {
-                parts.add(isNewParagraph(segments, i) ? new Inline.Break() : new Inline.Text(" ", Set.of()));
+                parts.add(between(segments.get(i - 1), segments.get(i), isNewParagraph(segments, i)));
             }
             add(parts, segments.get(i), throughout, gaps, gapNumber);
         }
         // Word processors cut text into runs where nothing changes; neighbours set alike become one again.
         return new Prose(stripped(new ArrayList<>(new Prose(parts).joined().parts())));
+    }
+
+    /** The cells of a table's row stay on one line, kept apart; each row begins a new one. */
+    private Inline between(Segment above, Segment here, boolean newParagraph) {
+        Optional<Cell> left = source.line(above.line()).layout().cell();
+        Optional<Cell> right = source.line(here.line()).layout().cell();
+        boolean sameTable = left.isPresent()
+                && right.isPresent()
+                && left.get().columns() > 1
+                && left.get().table() == right.get().table()
+                && left.get().column() != right.get().column();
+        if (!sameTable) {
+            return newParagraph ? new Inline.Break() : new Inline.Text(" ", Set.of());
+        }
+        return left.get().row() == right.get().row() ? new Inline.Text(CELLS_APART, Set.of()) : new Inline.Break();
     }
 
     private boolean isNewParagraph(List<Segment> segments, int i) {
