@@ -66,7 +66,7 @@ final class DocxForms {
         return items;
     }
 
-    private static String inBrackets(List<String> words) {
+    static String inBrackets(List<String> words) {
         return "(" + String.join(" / ", words) + ")";
     }
 }

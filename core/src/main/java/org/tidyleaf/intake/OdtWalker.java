@@ -34,6 +34,9 @@ final class OdtWalker {
     private final Map<String, int[]> counts = new HashMap<>();
     private final List<Runnable> after = new ArrayList<>();
     private Place place = Place.BODY;
+    /** What is typed into the field of a form that has begun and not ended. */
+    private Optional<StringBuilder> field = Optional.empty();
+
     private Optional<Cell> cell = Optional.empty();
     private int tables;
     private int depth;
@@ -72,7 +75,7 @@ final class OdtWalker {
         for (Element child : Xml.children(parent)) {
             switch (child.getLocalName()) {
                 case "p", "h" -> paragraph(child, "", Xml.attribute(child, "style-name"));
-                case "list" -> list(child, Xml.attribute(child, "style-name"), 1);
+                case "list" -> list(child, Xml.attribute(child, "style-name"), 1, false);
                 case "table" -> table(child);
                 // Deleted text is kept apart in the file; what stands in the text is the accepted view.
                 case "tracked-changes", "sequence-decls", "forms" -> {}
@@ -82,7 +85,8 @@ final class OdtWalker {
         depth--;
     }
 
-    private void list(Element list, String style, int level) {
+    /** @param sameStyle whether the list around it numbers by the same style */
+    private void list(Element list, String style, int level, boolean sameStyle) {
         if (++depth > MAX_DEPTH) {
             depth--;
             return;
@@ -90,13 +94,20 @@ final class OdtWalker {
         int[] count = counts.computeIfAbsent(style, s -> new int[11]);
         boolean goesOn = Xml.attribute(list, "continue-numbering").equals("true")
                 || !Xml.attribute(list, "continue-list").isEmpty();
-        if (!goesOn && level < count.length) {
-            count[level] = start(style, level) - 1;
+        // A list within a list of the same style begins anew only below the next number above it.
+        if (!goesOn && (level == 1 || !sameStyle)) {
+            restart(count, style, level);
         }
         for (Element item : Xml.children(list)) {
             item(item, style, level, count);
         }
         depth--;
+    }
+
+    private void restart(int[] count, String style, int from) {
+        for (int level = from; level < count.length; level++) {
+            count[level] = start(style, level) - 1;
+        }
     }
 
     private void item(Element item, String style, int level, int[] count) {
@@ -113,7 +124,8 @@ final class OdtWalker {
                 }
                 case "list" -> {
                     String inner = Xml.attribute(child, "style-name");
-                    list(child, inner.isEmpty() ? style : inner, level + 1);
+                    boolean same = inner.isEmpty() || inner.equals(style);
+                    list(child, same ? style : inner, level + 1, same);
                 }
                 default -> blocks(child);
             }
@@ -126,6 +138,7 @@ final class OdtWalker {
         }
         String given = Xml.attribute(item, "start-value");
         count[level] = given.matches("\\d{1,6}") ? Integer.parseInt(given) : count[level] + 1;
+        restart(count, style, level + 1);
         Optional<Element> definition = styles.listLevel(style, level);
         if (definition.isEmpty()) {
             return "";
@@ -202,6 +215,7 @@ final class OdtWalker {
         lines.label(label);
         Set<Emphasis> look = styles.emphasis(style, Set.of());
         inline(paragraph, style, look, false);
+        endField(look, false);
         end(style);
         List<Runnable> waiting = List.copyOf(after);
         after.clear();
@@ -231,7 +245,18 @@ final class OdtWalker {
         depth--;
     }
 
+    private void endField(Set<Emphasis> look, boolean hidden) {
+        Optional<StringBuilder> ended = field;
+        field = Optional.empty();
+        ended.map(StringBuilder::toString)
+                .ifPresent(typed -> add(isBlank(typed) ? UNDERLINED_BLANK : typed, look, hidden));
+    }
+
     private void add(String text, Set<Emphasis> look, boolean hidden) {
+        if (field.isPresent()) {
+            field.get().append(text);
+            return;
+        }
         if (hidden) {
             String kept = text.strip();
             after.add(() -> {
@@ -259,6 +284,13 @@ final class OdtWalker {
             case "tab" -> add("\t", look, hidden);
             case "line-break" -> end(paragraphStyle);
             case "note" -> Xml.child(e, "note-body").ifPresent(body -> after.add(() -> walk(body, Place.FOOTNOTE)));
+            case "fieldmark" -> OdtForms.mark(e).ifPresent(shown -> add(shown, look, hidden));
+            case "fieldmark-start" -> field = OdtForms.isTextInput(e) ? Optional.of(new StringBuilder()) : field;
+            case "fieldmark-end" -> endField(look, hidden);
+            case "content-control" ->
+                OdtForms.inPlaceOf(e)
+                        .ifPresentOrElse(
+                                shown -> add(shown, look, hidden), () -> inline(e, paragraphStyle, look, hidden));
             case "annotation" -> after.add(() -> walk(e, Place.COMMENT));
             case "frame" -> frame(e);
             case "g", "custom-shape", "line", "connector", "rect", "ellipse", "circle", "polygon", "polyline", "path" ->

@@ -22,6 +22,9 @@ final class PdfLayout {
 
     private static final float HEADING_PITCH = 1.7f;
 
+    /** In points: headings whose letters differ less are of one level. */
+    private static final float SAME_SIZE = 0.6f;
+
     private static final String STACKED =
             "Signs stand above one another here and may be in the wrong order. Compare them with the page.";
 
@@ -37,13 +40,44 @@ final class PdfLayout {
         double pitch = pitch(all);
         TableNumbers numbers = new TableNumbers();
         float body = bodySize(all);
+        List<Float> sizes = headingSizes(all, body);
         for (int i = 0; i < pages.size(); i++) {
-            page(pages.get(i), all.get(i), new Usual(running, pitch, body), numbers, lines, figures, notes);
+            page(pages.get(i), all.get(i), new Usual(running, pitch, body, sizes), numbers, lines, figures, notes);
         }
     }
 
-    /** What all pages share: texts that recur at their edges, the usual distance of rows and size of letters. */
-    private record Usual(Set<String> running, double pitch, float bodySize) {}
+    /** What all pages share: texts that recur at their edges, the usual distance of rows, sizes of letters and of headings. */
+    private record Usual(Set<String> running, double pitch, float bodySize, List<Float> headingSizes) {
+
+        /** "heading 1" for the largest letters that head anything, "heading 2" for the next; empty for the text itself. */
+        String style(PdfRow row) {
+            if (!isHeading(row, bodySize)) {
+                return "";
+            }
+            int level = 1;
+            while (level < headingSizes.size() && headingSizes.get(level - 1) - row.size() > SAME_SIZE) {
+                level++;
+            }
+            return "heading " + level;
+        }
+    }
+
+    private static boolean isHeading(PdfRow row, float body) {
+        return row.size() >= body * HEADING_SIZE || row.size() >= body * BOLD_HEADING_SIZE && isBold(row);
+    }
+
+    /** The sizes of headings, the largest first. */
+    private static List<Float> headingSizes(List<List<PdfRow>> pages, float body) {
+        List<Float> sizes = new ArrayList<>();
+        pages.stream()
+                .flatMap(List::stream)
+                .filter(row -> isHeading(row, body))
+                .map(PdfRow::size)
+                .sorted(Comparator.reverseOrder())
+                .filter(size -> sizes.isEmpty() || sizes.get(sizes.size() - 1) - size > SAME_SIZE)
+                .forEach(sizes::add);
+        return sizes;
+    }
 
     /** A heading's next row: the same size right below it. */
     private static boolean goesOn(PdfRow row, PdfRow next) {
@@ -123,14 +157,12 @@ final class PdfLayout {
             if (row.isStacked()) {
                 notes.add(new Note(lines.lines().size() + 1, "formula-to-check", STACKED));
             }
-            boolean heading = row.size() >= usual.bodySize() * HEADING_SIZE
-                    || row.size() >= usual.bodySize() * BOLD_HEADING_SIZE && isBold(row);
-            if (heading && i + 1 < rows.size() && goesOn(row, rows.get(i + 1))) {
+            String style = usual.style(row);
+            if (!style.isEmpty() && i + 1 < rows.size() && goesOn(row, rows.get(i + 1))) {
                 lines.append(" ", Set.of(), "");
                 continue;
             }
             boolean centered = Math.abs(row.left() + row.right() - page.width()) < 12 && row.left() > left + 40;
-            String style = heading ? "heading" : "";
             lines.end(Math.max(0, Math.round((row.left() - left) * 20)), style, place, Optional.empty(), centered);
         }
         for (PdfTables.Table table : tables) {

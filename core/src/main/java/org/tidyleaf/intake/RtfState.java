@@ -31,6 +31,7 @@ final class RtfState {
         FORMULA,
         FORMULA_PART,
         FIELD,
+        FIELD_RESULT,
         /** A text that stands beside the one around it, as a footnote. */
         APART
     }

@@ -80,7 +80,7 @@ final class RtfWalker {
     private final List<Note> notes = new ArrayList<>();
     private final RtfStyles styles = new RtfStyles();
     private final RtfPictures pictures = new RtfPictures();
-    private final RtfCheckBox checkBox = new RtfCheckBox();
+    private final RtfFormField field = new RtfFormField();
     private final List<String> colors = new ArrayList<>();
     private final Deque<RtfState> stack = new ArrayDeque<>();
     private final ByteArrayOutputStream pending = new ByteArrayOutputStream();
@@ -154,7 +154,8 @@ final class RtfWalker {
             }
             case FORMULA -> endFormula();
             case FORMULA_PART -> Objects.requireNonNull(formula).end();
-            case FIELD -> checkBox.end().ifPresent(box -> lines.append(box, state.look, ""));
+            case FIELD -> field.end().ifPresent(shown -> lines.append(shown, state.look, ""));
+            case FIELD_RESULT -> field.room().ifPresent(room -> lines.append(room, state.look, ""));
             case APART -> endApart();
             case NOTHING -> {}
         }
@@ -226,7 +227,12 @@ final class RtfWalker {
         }
         if (SILENT.contains(name) || skippable && !READ_THOUGH_MARKED.contains(name)) {
             state.destination = Destination.SILENT;
-            state.ends = name.equals("fldinst") ? End.FIELD : End.NOTHING;
+            if (name.equals("fldinst")) {
+                field.begin();
+                state.ends = End.FIELD;
+            } else {
+                state.ends = End.NOTHING;
+            }
             return true;
         }
         switch (name) {
@@ -247,6 +253,10 @@ final class RtfWalker {
                 pictures.begin();
                 state.destination = Destination.PICTURE;
                 state.ends = End.PICTURE;
+            }
+            case "fldrslt" -> {
+                state.destination = field.isListed() ? Destination.SILENT : state.destination;
+                state.ends = End.FIELD_RESULT;
             }
             case "moMath" -> {
                 formula = new RtfFormula();
@@ -317,9 +327,10 @@ final class RtfWalker {
             case "red" -> red = number;
             case "green" -> green = number;
             case "blue" -> blue = number;
-            case "fftype" -> checkBox.type(number);
-            case "ffres" -> checkBox.result(number);
-            case "ffdefres" -> checkBox.standard(number);
+            case "fftype" -> field.type(number);
+            case "ffl" -> field.entry();
+            case "ffres" -> field.result(number);
+            case "ffdefres" -> field.standard(number);
             case "pngblip" -> pictures.type("image/png");
             case "jpegblip" -> pictures.type("image/jpeg");
             case "emfblip" -> pictures.type("image/emf");
@@ -348,7 +359,7 @@ final class RtfWalker {
 
     private void print(String printed) {
         switch (state.destination) {
-            case SILENT -> {}
+            case SILENT -> field.text(printed);
             case COLORS -> colors(printed);
             case FONTS -> fonts.name(printed);
             case STYLES -> styles.name(printed);
@@ -382,6 +393,9 @@ final class RtfWalker {
         if (state.hidden) {
             hidden.append(printed);
             return;
+        }
+        if (!printed.isBlank()) {
+            field.typed();
         }
         printLabel();
         lines.append(printed, state.look, "");

@@ -19,6 +19,10 @@ final class BareLetters {
     /** The first letter by itself: without it no run begins, and most lines lack it. */
     private static final Pattern FIRST = Pattern.compile("[Aa]\\s");
 
+    /** "2  A broke  B cut C tore D fell": four letters in a row, behind a number, need no wide space. */
+    private static final Pattern CLOSE_TOGETHER = Pattern.compile(
+            "\\d{1,3}[.)]?\\s+(A)\\s+[^\\s.?]+(?:\\s[^\\s.?]+){0,3}\\s+(B)\\s+[^\\s.?]+(?:\\s[^\\s.?]+){0,3}\\s+(C)\\s+[^\\s.?]+(?:\\s[^\\s.?]+){0,3}\\s+(D)\\s+[^\\s.?]+(?:\\s[^\\s.?]+){0,3}\\s*");
+
     private static final Pattern PAIR =
             Pattern.compile("\\s*([ACEG])\\s+\\S.{0,80}?(?:\\s{2,}|\\t)\\s*([BDFH])\\s+\\S.{0,80}");
 
@@ -73,6 +77,9 @@ final class BareLetters {
 
     /** Where on one line "A make    B do    C build" is cut; empty where no such letters stand far apart in a row. */
     static List<Integer> cuts(String text) {
+        if (CLOSE_TOGETHER.matcher(text).matches()) {
+            return closeTogether(text);
+        }
         boolean wide = text.indexOf('\t') >= 0 || text.contains("  ");
         if (!wide || !FIRST.matcher(text).find()) {
             return List.of();
@@ -92,6 +99,15 @@ final class BareLetters {
         return starts.size() >= (small ? FEWEST_APART - 1 : FEWEST_APART)
                 ? starts.stream().filter(start -> start > 0).toList()
                 : List.of();
+    }
+
+    private static List<Integer> closeTogether(String text) {
+        Matcher matcher = CLOSE_TOGETHER.matcher(text);
+        List<Integer> starts = new ArrayList<>();
+        for (int group = 1; matcher.matches() && group <= matcher.groupCount(); group++) {
+            starts.add(matcher.start(group));
+        }
+        return starts.stream().filter(start -> start > 0).toList();
     }
 
     private static boolean isLetter(Cues cues, char letter) {

@@ -31,14 +31,31 @@ final class BareNumbers {
         }
         int first = 1;
         List<Integer> run = run(all, first);
-        for (int i = 0; i < all.size() && run.size() < IN_EARNEST; i++) {
+        for (int i = 0; i < all.size() && run.size() < IN_EARNEST && !(run.size() > 1 && haveParts(all, run)); i++) {
             // A part of a larger paper may begin with any number.
             first = number(all.get(i));
             run = first > 1 ? run(all, first) : List.of();
         }
-        for (int i = 0; i < run.size() && run.size() >= IN_EARNEST; i++) {
+        boolean inEarnest = run.size() >= IN_EARNEST || run.size() > 1 && haveParts(all, run);
+        for (int i = 0; i < run.size() && inEarnest; i++) {
             add(all, run.get(i), first + i);
         }
+    }
+
+    /** "1 The diagram …" over "(a) …" and "2 A student …" over "(a) …": two will do. */
+    private static boolean haveParts(List<Cues> all, List<Integer> run) {
+        for (int i = 0; i < run.size(); i++) {
+            int end = i + 1 < run.size() ? run.get(i + 1) : all.size();
+            boolean parts = all.subList(run.get(i) + 1, end).stream()
+                    .flatMap(cues -> cues.labels().stream())
+                    .anyMatch(label -> label.kind() == Label.Kind.LETTER
+                            && label.ordinal() == 1
+                            && label.shape().equals("(a)"));
+            if (!parts) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** The places of a number and those that follow it, in order. */
