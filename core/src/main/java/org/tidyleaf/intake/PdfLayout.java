@@ -22,6 +22,9 @@ final class PdfLayout {
 
     private static final float HEADING_PITCH = 1.7f;
 
+    /** In signs: "(a)" and "12." are labels. */
+    private static final int LONGEST_LABEL = 4;
+
     /** In points: headings whose letters differ less are of one level. */
     private static final float SAME_SIZE = 0.6f;
 
@@ -128,6 +131,10 @@ final class PdfLayout {
         for (int i = 0; i < rows.size(); i++) {
             PdfRow row = rows.get(i);
             left = row.newColumn() ? columnLeft(rows, i) : left;
+            List<PdfPage.Picture> behindLabel = waiting.stream()
+                    .filter(picture -> isBehindLabel(picture, row))
+                    .toList();
+            waiting.removeAll(behindLabel);
             for (PdfPage.Picture picture : List.copyOf(waiting)) {
                 if (picture.y() < row.y() - row.size() && picture.x() < row.right() + page.width() / 2) {
                     figure(page, picture, lines, figures);
@@ -153,6 +160,7 @@ final class PdfLayout {
                 lines.end(0, "", place, Optional.empty(), false);
             }
             row.write(lines, stopsBeside(rows, i));
+            behindLabel.forEach(picture -> inline(picture, lines, figures));
             lines.box(row.box(page));
             if (row.isStacked()) {
                 notes.add(new Note(lines.lines().size() + 1, "formula-to-check", STACKED));
@@ -220,6 +228,22 @@ final class PdfLayout {
             left = Math.min(left, rows.get(i).left());
         }
         return left;
+    }
+
+    /** "A." and, with its foot on the same line, the picture that it letters. */
+    private static boolean isBehindLabel(PdfPage.Picture picture, PdfRow row) {
+        long before = row.glyphs().stream()
+                .filter(glyph -> !glyph.text().isBlank() && glyph.x() < picture.x())
+                .count();
+        return before > 0
+                && before <= LONGEST_LABEL
+                && Math.abs(picture.y() + picture.height() - row.y()) < row.size() / 2;
+    }
+
+    private static void inline(PdfPage.Picture picture, LineCollector lines, List<Figure> figures) {
+        String id = "f" + (figures.size() + 1);
+        figures.add(new Figure(id, "image/png", "", picture.png()));
+        lines.figure(id);
     }
 
     private static void figure(PdfPage page, PdfPage.Picture picture, LineCollector lines, List<Figure> figures) {

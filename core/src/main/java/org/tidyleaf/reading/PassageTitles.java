@@ -10,28 +10,42 @@ import org.tidyleaf.reading.Cues.Trait;
 final class PassageTitles {
 
     /** Running text is at least so long. */
-    private static final int FULL_LINE = 70;
+    private static final int FULL_LINE = 60;
+
+    /** A lead wraps over so many more lines at most. */
+    private static final int MOST_WRAPPED = 2;
 
     private PassageTitles() {}
 
     static void mark(List<Cues> all) {
         for (int i = 0; i + 2 < all.size(); i++) {
-            Cues lead = all.get(i);
-            Cues title = all.get(i + 1);
-            Cues text = all.get(i + 2);
-            boolean announced = lead.is(Trait.RANGE) && lead.is(Trait.PASSAGE_WORD) && lead.is(Trait.ENDS_SENTENCE);
-            boolean titled = (title.is(Trait.HEADING) || title.is(Trait.BOLD) || title.is(Trait.CENTERED))
-                    && title.is(Trait.SHORT)
-                    && title.labels().isEmpty()
-                    && !title.is(Trait.ENDS_SENTENCE)
-                    && !title.is(Trait.RANGE)
-                    && !title.is(Trait.SECTION_WORD);
-            boolean running = text.text().length() > FULL_LINE
-                    && text.is(Trait.ENDS_SENTENCE)
-                    && text.labels().stream().noneMatch(label -> label.kind() == Label.Kind.NUMBER);
-            if (announced && titled && running) {
-                title.traits().add(Trait.PASSAGE_HEAD);
+            if (!all.get(i).is(Trait.RANGE) || !all.get(i).is(Trait.PASSAGE_WORD)) {
+                continue;
+            }
+            int end = i;
+            while (end < i + MOST_WRAPPED && !all.get(end).is(Trait.ENDS_SENTENCE)) {
+                end++;
+            }
+            if (end + 2 < all.size()
+                    && all.get(end).is(Trait.ENDS_SENTENCE)
+                    && isTitle(all.get(end + 1))
+                    && isRunning(all.get(end + 2))) {
+                all.get(end + 1).traits().add(Trait.PASSAGE_HEAD);
             }
         }
+    }
+
+    private static boolean isTitle(Cues cues) {
+        return (cues.is(Trait.HEADING) || cues.is(Trait.BOLD) || cues.is(Trait.CENTERED))
+                && cues.is(Trait.SHORT)
+                && cues.labels().isEmpty()
+                && !cues.is(Trait.ENDS_SENTENCE)
+                && !cues.is(Trait.RANGE)
+                && !cues.is(Trait.SECTION_WORD);
+    }
+
+    private static boolean isRunning(Cues cues) {
+        return cues.text().length() > FULL_LINE
+                && cues.labels().stream().noneMatch(label -> label.kind() == Label.Kind.NUMBER);
     }
 }

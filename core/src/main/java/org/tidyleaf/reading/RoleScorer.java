@@ -24,6 +24,9 @@ final class RoleScorer {
     /** A line of that length without a full stop was wrapped, not ended. */
     private static final int FULL_LINE = 60;
 
+    /** A document's title is among its first lines; counted from 0. */
+    private static final int LAST_TITLE_PLACE = 2;
+
     private static final int LONGEST_TITLE = 70;
 
     /** More letters in a row are never missing. */
@@ -97,6 +100,15 @@ final class RoleScorer {
             if (all.get(i).is(Trait.HEADING)) {
                 heads.add(i);
             }
+        }
+        // The only heading of all, right at the top, and no part's.
+        boolean only = heads.size() == 1
+                && heads.get(0) <= LAST_TITLE_PLACE
+                && !all.get(heads.get(0)).is(Trait.SECTION_WORD)
+                && !all.get(heads.get(0)).is(Trait.TYPE_HEAD)
+                && all.get(heads.get(0)).labels().isEmpty();
+        if (only) {
+            return heads.get(0);
         }
         boolean alone = heads.size() > 1
                 && heads.stream().skip(1).noneMatch(head -> style(all, head).compareTo(style(all, heads.get(0))) <= 0);
