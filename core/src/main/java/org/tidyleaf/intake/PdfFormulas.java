@@ -36,6 +36,9 @@ final class PdfFormulas {
     /** How far the axis of a formula, where its bars stand, is above the line of its letters. */
     private static final float AXIS = 0.25f;
 
+    /** A page with more of them is a drawing. */
+    private static final int MOST_UPRIGHTS = 1000;
+
     private final PdfPage page;
     private final List<Glyph> glyphs;
     private final Set<Glyph> built = new HashSet<>();
@@ -45,13 +48,30 @@ final class PdfFormulas {
     private PdfFormulas(PdfPage page, List<PdfTables.Table> tables) {
         this.page = page;
         this.glyphs = new ArrayList<>(page.glyphs());
+        List<Mark> uprights = page.marks().stream()
+                .filter(mark -> mark.width() <= Mark.THIN && mark.height() > 2 * Mark.THIN)
+                .limit(MOST_UPRIGHTS)
+                .toList();
         this.bars = page.marks().stream()
                 .filter(mark -> mark.height() <= PdfPage.Mark.THIN
                         && mark.width() >= SHORTEST_BAR
                         && mark.width() <= LONGEST_BAR
-                        && tables.stream().noneMatch(table -> PdfRules.holds(table, mark)))
+                        && tables.stream().noneMatch(table -> PdfRules.holds(table, mark))
+                        && !isEdge(uprights, mark))
                 .sorted(Comparator.comparingDouble(Mark::width))
                 .toList();
+    }
+
+    /** A highlighted word lies on a rectangle, whose edges are no bars: at both of their ends others go up or down. */
+    private static boolean isEdge(List<Mark> uprights, Mark bar) {
+        return endsAt(uprights, bar, bar.left()) && endsAt(uprights, bar, bar.right());
+    }
+
+    private static boolean endsAt(List<Mark> uprights, Mark bar, float end) {
+        return uprights.stream()
+                .anyMatch(mark -> Math.abs(mark.left() - end) <= Mark.THIN
+                        && (Math.abs(mark.top() - bar.top()) <= Mark.THIN
+                                || Math.abs(mark.bottom() - bar.top()) <= Mark.THIN));
     }
 
     /** The page with its formulas as single glyphs; their bars are no rules any more. */

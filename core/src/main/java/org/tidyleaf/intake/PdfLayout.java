@@ -161,6 +161,11 @@ final class PdfLayout {
             }
             row.write(lines, stopsBeside(rows, i));
             behindLabel.forEach(picture -> inline(picture, lines, figures));
+            if (i + 1 < rows.size() && rows.get(i + 1).wraps(row, usual.pitch())) {
+                lines.append(" ", Set.of(), "");
+                rows.get(i + 1).write(lines);
+                i++;
+            }
             lines.box(row.box(page));
             if (row.isStacked()) {
                 notes.add(new Note(lines.lines().size() + 1, "formula-to-check", STACKED));

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.source.Box;
 import org.tidyleaf.source.Emphasis;
@@ -20,6 +21,12 @@ import org.tidyleaf.source.Emphasis;
 record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn) {
 
     /** In parts of the face's size: a gap that a space fills, and one that only a tab does. */
+    /** Rows so many usual distances apart are not of one paragraph. */
+    private static final float APART = 1.3f;
+
+    /** In points: what begins so near below something begins right below it. */
+    private static final float ALIGNED = 3;
+
     private static final float WORD_GAP = 0.18f;
 
     private static final float TAB_GAP = 1.6f;
@@ -132,6 +139,26 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
             }
         }
         return stops;
+    }
+
+    /** Where what stands farthest to the right begins behind a wide gap; empty where the row has none. */
+    Optional<Float> lastPart() {
+        for (int i = glyphs.size() - 1; i > 0; i--) {
+            if (glyphs.get(i).x() - glyphs.get(i - 1).right() > WIDE_GAP * size) {
+                return Optional.of(glyphs.get(i).x());
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Whether it goes on with what stands to the right in the row above it: right below that, in small letters. */
+    boolean wraps(PdfRow above, double pitch) {
+        return Character.isLowerCase(glyphs.get(0).text().codePointAt(0))
+                && lastPart().isEmpty()
+                && (y - above.y()) / size < pitch * APART
+                && above.lastPart()
+                        .filter(start -> above.stops().contains(start) && Math.abs(start - left()) < ALIGNED)
+                        .isPresent();
     }
 
     private boolean isLabel(int at) {
