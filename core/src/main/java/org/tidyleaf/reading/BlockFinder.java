@@ -129,7 +129,8 @@ final class BlockFinder {
             lead(lead);
         } else if (asksToMatch(cues) || lead > 0 && isBareNumber(lead) && asksToMatch(all.get(lead - 1))) {
             int choices = pairingsBelow(lead + 1);
-            if (table.isEmpty() && choices > lead + 1) {
+            int below = table.isEmpty() ? lead + 1 : table.get(table.size() - 1) + 1;
+            if (choices > lead + 1 && choices >= below) {
                 for (int i = lead + 1; i < choices; i++) {
                     found.put(i, Blocks.Kind.LISTED);
                 }

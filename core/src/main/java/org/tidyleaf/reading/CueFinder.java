@@ -116,7 +116,7 @@ final class CueFinder {
 
     /** "-> gut" below a question. */
     private static final Pattern ARROW =
-            Pattern.compile("\\s*(?:(?:->|=>|--+>)\\s*(?=\\S)|\u2192\\s*(?=[A-Ha-h][).]?\\s*$))");
+            Pattern.compile("\\s*(?:(?:->|=>|--+>|>>)\\s*(?=\\S)|\u2192\\s*(?=[A-Ha-h][).]?\\s*$))");
 
     private static final Pattern PASSAGE_HEAD =
             Vocabulary.pattern(WORDS.either("passage_head") + "(?:\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,4}))?\\s*[:.]?");
@@ -133,6 +133,10 @@ final class CueFinder {
     /** "Questions", "Fragen:" over the first of them. */
     private static final Pattern QUESTIONS_ONLY =
             Vocabulary.pattern("(?:the\\s+)?" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s*:?");
+
+    /** A word of a programming language and its signs, or a statement's end. */
+    private static final Pattern CODE = Pattern.compile(
+            "(?:for|if|elif|else|while|def|class|return|print|import|int|float|double|char|String|var|let|const|public|private|void|function|SELECT|INSERT|UPDATE)\\b(?=.*[(){}\\[\\]=;]).*|[^?]*[;{}]");
 
     /** "Choices:" over the first of them. */
     private static final Pattern OPTIONS_ONLY = Vocabulary.pattern(Vocabulary.ALL.either("options") + "\\s*:");
@@ -397,6 +401,7 @@ final class CueFinder {
         boolean preface = line.number() == 1
                 && WORDS.mentions(words, "preface")
                 && PREFACE.matcher(text).matches();
+        add(traits, Trait.CODE, text.length() < LONG && CODE.matcher(text).matches());
         add(traits, Trait.PREFACE, preface);
         add(traits, Trait.END_WORD, preface);
         form(line, segment, text, traits);

@@ -76,6 +76,8 @@ record Cues(
         SCHOOL_WORD,
         /** "Sure! Here is a quiz:": whoever wrote it speaks to the teacher. */
         PREFACE,
+        /** "for t in [18, 20]:": a line of a program. */
+        CODE,
         /** Nothing but a rule or ornament. */
         RULE,
         /** A rule of underscores or dots, to write on. */

@@ -213,15 +213,26 @@ final class HabitFinder {
         for (String shape : List.copyOf(options.keySet())) {
             List<Seen> seen = series.get(shape);
             int last = seen.get(seen.size() - 1).piece();
-            boolean runsIn = last + 1 < all.size()
-                    && all.get(last + 1).labels().stream()
-                            .anyMatch(label -> label.ordinal() == 1
-                                    && !label.shape().equals(shape)
-                                    && options.getOrDefault(label.shape(), 0) > options.get(shape));
-            if (runsIn) {
+            if (runsIn(all, last + 1, shape, options)
+                    || asksOf(all, last + 1) && runsIn(all, last + 2, shape, options)) {
                 options.remove(shape);
             }
         }
+    }
+
+    private static boolean runsIn(List<Cues> all, int piece, String shape, Map<String, Integer> options) {
+        return piece < all.size()
+                && all.get(piece).labels().stream()
+                        .anyMatch(label -> label.ordinal() == 1
+                                && !label.shape().equals(shape)
+                                && options.getOrDefault(label.shape(), 0) > options.get(shape));
+    }
+
+    /** "Which of the statements are correct?" between the statements and the options. */
+    private static boolean asksOf(List<Cues> all, int piece) {
+        return piece < all.size()
+                && all.get(piece).labels().isEmpty()
+                && (all.get(piece).is(Trait.QUESTION_MARK) || all.get(piece).is(Trait.COLON));
     }
 
     /** "i." may be a letter or a Roman one: what explains more labels stays, the other would only confuse. */

@@ -181,7 +181,11 @@ final class KeyGatherer {
     }
 
     private Optional<KeyList.Item> listed(Draft draft) {
-        return find(draft, draft.number);
+        Optional<KeyList.Item> said = find(draft, draft.number);
+        boolean pairs = draft.number.isEmpty() && !draft.pairs.isEmpty() && draft.section >= 0;
+        return said.isPresent() || !pairs
+                ? said
+                : list.pairsOf(all.sections().get(draft.section).title());
     }
 
     private Optional<KeyList.Item> find(Draft draft, String number) {

@@ -79,6 +79,25 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
                         .findFirst());
     }
 
+    /** "C 1b, 2a, 3c": all pairs that are said of a part, for the one question that it is. */
+    Optional<Item> pairsOf(String heading) {
+        String wanted = plain(heading);
+        List<Item> said = items.stream()
+                .filter(item -> !item.heading().isEmpty() && beginsAs(wanted, plain(item.heading())))
+                .toList();
+        return said.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Item(
+                        said.get(0).heading(),
+                        "",
+                        String.join(
+                                ", ",
+                                said.stream()
+                                        .map(item -> item.number() + "-" + item.text())
+                                        .toList()),
+                        said.get(0).line()));
+    }
+
     /** "Ex. 3: wax, honey": what answers the third exercise, which is one question, as a whole. */
     private Optional<Item> wholePart(String number) {
         return items.stream()

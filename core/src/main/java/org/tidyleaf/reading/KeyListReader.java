@@ -45,6 +45,9 @@ final class KeyListReader {
             + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1(?:\\s*[.):]|\\s+\\p{L}.*\\s2\\s+\\p{L}))"
             + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
 
+    /** "A 1 leave, 2 found": nothing behind the letter of the part but its first number. */
+    private static final Pattern BARE_PART_HEAD = Pattern.compile("([A-H]|[IVX]{1,4})\\s+(?=[(]?1[.):]?\\s*\\p{L})");
+
     /** "distance   Bonus: a cast": what is said of something else behind a wide space. */
     private static final Pattern FIELD_BEHIND = Pattern.compile("\\s{2,}\\p{Lu}\\p{L}{2,12}\\s*:.*$");
 
@@ -199,7 +202,8 @@ final class KeyListReader {
 
     /** "Part B: 1 wax, 2 comb": the answers behind the name of their part, which is kept as their heading. */
     private String withoutHead(String text) {
-        Matcher head = PART_HEAD.matcher(text);
+        Matcher named = PART_HEAD.matcher(text);
+        Matcher head = named.lookingAt() ? named : BARE_PART_HEAD.matcher(text);
         if (!head.lookingAt()) {
             return text;
         }

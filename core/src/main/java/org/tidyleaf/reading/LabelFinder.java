@@ -18,9 +18,9 @@ final class LabelFinder {
     private static final String OF_ALL =
             "\\s+(?:of|out of|von|de|sur|di|van|z)\\s+\\d{1,3}|\\s?/\\s?\\d{1,3}(?=\\s|:|$)";
 
-    private static final Pattern NUMBER = Vocabulary.pattern(
-            "(?:(" + Vocabulary.ALL.either("question") + "|#)\\.?\\s*#?)?(" + OPEN + ")?\\s?(\\d{1,4})(?:" + OF_ALL
-                    + ")?([a-h]?(?:i{1,3}|iv|vi{0,3})|[a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
+    private static final Pattern NUMBER = Vocabulary.pattern("(?:(" + Vocabulary.ALL.either("question")
+            + "|#)\\.?\\s*(?:(?:no|nr|num|number|n\u00b0|n\u00ba)\\b[.:]?\\s*)?#?)?(" + OPEN + ")?\\s?(\\d{1,4})(?:"
+            + OF_ALL + ")?([a-h]?(?:i{1,3}|iv|vi{0,3})|[a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
     private static final Pattern LETTER =
             Pattern.compile("(" + OPEN + ")?([A-Za-z])(" + CLOSE + ")(\\s+|$|(?<=[)\\]])|(?<=\\.)(?=\\p{L}{2}))");
     /** "Option 2:", "Choice B.": letters and numbers with the word for what they label. */

@@ -26,6 +26,9 @@ import org.tidyleaf.source.Segment;
 /** Questions of several parts: pairs, orders, grids and banks, with their keys. */
 final class PartsMaker {
 
+    private static final Pattern SEQUENCE =
+            Pattern.compile("[(]?\\w{1,3}[)]?(?:\\s*[,;<>\u2013\u2192-]+\\s*[(]?\\w{1,3}[)]?){2,9}");
+
     private static final Pattern ORDER_ASKED = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("order") + "\\b.*");
     private static final Pattern SIDE_LABEL = Pattern.compile(
             "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:(?:[(\\[]?(\\d{1,2}(?:\\.\\d{1,2}(?=\\s))?|[A-Za-z]|[ivx]{2,4})(?:[.):\\]]\\s*(?:_{2,}\\s*)?|(?<=\\d\\.\\d{1,2})\\s+))|(\\d{1,2}|[A-Za-z])\\s+)");
@@ -88,8 +91,16 @@ final class PartsMaker {
                                 && ORDER_ASKED
                                         .matcher(particulars.stem().plain())
                                         .matches())
-                && draft.options.stream().noneMatch(option -> option.signed);
+                && draft.options.stream().noneMatch(option -> option.signed)
+                && !areSequences(draft);
         return ordered ? Optional.of(order(draft, particulars, key.text().orElse(""))) : Optional.empty();
+    }
+
+    /** "(A) 1, 2, 3" and "(B) 2, 3, 1": each option is an order of what the question numbers itself. */
+    private boolean areSequences(Draft draft) {
+        return draft.options.stream()
+                .map(option -> prose.text(option.segments).plain().strip())
+                .allMatch(text -> SEQUENCE.matcher(text).matches());
     }
 
     /** One side of the pairs: what is printed before each, its text, and what is written on the blank before it. */

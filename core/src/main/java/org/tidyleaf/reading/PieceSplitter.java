@@ -52,6 +52,7 @@ final class PieceSplitter {
         WideOptions wide = new WideOptions(source);
         FieldsBehind fields = new FieldsBehind(source);
         FarLetters letters = new FarLetters(source);
+        ArrowsBehind arrows = new ArrowsBehind(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
@@ -79,7 +80,7 @@ final class PieceSplitter {
             List<Integer> own = known.isEmpty()
                     ? withFirstNumeral(source, line, withFirstPart(source, line, cuts(source, line)))
                     : known;
-            for (int cut : withLast(own, Math.max(letters.cut(line), fields.cut(line)))) {
+            for (int cut : withLast(own, Math.max(arrows.cut(line), Math.max(letters.cut(line), fields.cut(line))))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
                 from = cut;
             }

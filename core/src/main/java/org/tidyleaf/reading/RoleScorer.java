@@ -362,6 +362,7 @@ final class RoleScorer {
         fit += flow(cues, before) + (cues.is(Trait.TABULAR) ? LEANING : 0);
         fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;
         fit += habits.listed().contains(index) ? CLEAR : 0;
+        fit += cues.is(Trait.CODE) && from.option() == 0 ? CLEAR : 0;
         fit -= cues.spaceBefore() > 0 ? LEANING : 0;
         // What stands right above the first letter is what is asked.
         boolean aboveFirst = from.option() == 0

@@ -83,7 +83,7 @@ final class SnagFinder {
         key.conflict()
                 .ifPresent(conflict -> add(
                         "keys-disagree", place, draft, "Two keys disagree: " + conflict + ". Choose the right one."));
-        if (draft.stem.isEmpty() && draft.stimulus < 0) {
+        if (draft.stem.isEmpty() && draft.pictures.isEmpty() && draft.stimulus < 0) {
             add("empty-stem", place, draft, "The question has no text. Give it one, or join it to the line above.");
         }
         if (read.question() instanceof ChoiceQuestion choice) {

@@ -66,7 +66,7 @@ class PrintedTestTest {
             lines.add(String.join(
                     " | ",
                     question.type().label(),
-                    particulars.stem().plain().replaceAll("[{}\\s]", ""),
+                    particulars.stem().plain().replaceAll("[{}\\s\u2003]", ""),
                     particulars
                             .points()
                             .map(points -> points.stripTrailingZeros().toPlainString())

@@ -1,0 +1,34 @@
+package org.tidyleaf.reading;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Source;
+
+/** "1. How long …?   >> two years": far behind several questions an arrow to the answer, as in a teacher's copy. */
+final class ArrowsBehind {
+
+    private static final Pattern ARROW = Pattern.compile(
+            ".*\\S(?:\\s{2,}|\\t)((?:>>|=>|->|-->|\u2192|\u21d2)(?!.*__)\\s*\\S.*[\\p{L}\\d].*|(?:>>|=>|->|\u2192)\\s*[\\p{L}\\d])");
+
+    /** Fewer such lines may be anything. */
+    private static final int SEVERAL = 3;
+
+    private final Map<Integer, Integer> cuts = new HashMap<>();
+
+    ArrowsBehind(Source source) {
+        for (Line line : source.lines()) {
+            Matcher arrow = ARROW.matcher(line.text());
+            if (line.layout().cell().isEmpty() && arrow.matches()) {
+                cuts.put(line.number(), arrow.start(1));
+            }
+        }
+    }
+
+    /** Where the arrow stands; 0 where the line has none. */
+    int cut(Line line) {
+        return cuts.size() < SEVERAL ? 0 : cuts.getOrDefault(line.number(), 0);
+    }
+}
