@@ -84,7 +84,7 @@ final class QtiScoring {
         for (int i = 1; i <= entries; i++) {
             processing
                     .open("qti-gt")
-                    .empty("qti-map-response", "identifier", QtiItem.entry(i))
+                    .empty("qti-map-response", "identifier", QtiBody.entry(i))
                     .markup(points(BigDecimal.ZERO))
                     .close("qti-gt");
         }

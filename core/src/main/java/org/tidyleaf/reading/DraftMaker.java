@@ -5,11 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.MatchResult;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.tidyleaf.question.Inline;
-import org.tidyleaf.question.Prose;
-import org.tidyleaf.question.Section;
 import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
@@ -18,12 +14,6 @@ import org.tidyleaf.source.Span;
 
 /** Roles to questions without their keys: walks the pieces once and hands each to the question it belongs to. */
 final class DraftMaker {
-
-    private static final Pattern IDENTIFIER =
-            Vocabulary.pattern(Vocabulary.ALL.either("identifier") + "\\s*[:#]\\s*(\\S{1,20})");
-
-    private static final Pattern SECTION_LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
-            + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
 
     private final Source source;
     private final List<Assigned> roles;
@@ -36,25 +26,14 @@ final class DraftMaker {
     private final StemTrimmer stems;
 
     private final List<Draft> questions = new ArrayList<>();
-    private final List<Section> sections = new ArrayList<>();
-    private final List<String> saidBySections = new ArrayList<>();
+    private final DraftSections sections;
+    private final DraftNotes notes;
     private final Passages passages = new Passages();
     private final List<Inline.Picture> waiting = new ArrayList<>();
-    private final List<String> labelsOfNext = new ArrayList<>();
     private final int[] owners;
-    private final boolean labelsAbove;
     private String title = "";
-    private Optional<BigDecimal> pointsEach = Optional.empty();
-    private Optional<BigDecimal> documentPoints = Optional.empty();
-    private Optional<BigDecimal> pointsOfNext = Optional.empty();
     private Optional<Draft> open = Optional.empty();
-    private List<String> bank = List.of();
-
     private final List<Draft.OptionDraft> offered = new ArrayList<>();
-    private final List<Segment> askedAbove = new ArrayList<>();
-
-    /** "Exercise 1" may head 1.1 and 1.2 while "Exercise 2" is a question: that one is in no section. */
-    private List<String> labelsOfSection = List.of();
 
     private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
         this.columns = layouts.columns();
@@ -67,25 +46,8 @@ final class DraftMaker {
         this.prose = new ProseMaker(source);
         this.stems = new StemTrimmer(source, habits.barePoints());
         this.owners = new int[roles.size()];
-        this.labelsAbove = labelsAbove(roles);
-    }
-
-    /** Where a note stands above the first question and none below the last, the author's notes stand above theirs. */
-    private static boolean labelsAbove(List<Assigned> roles) {
-        int firstStem = -1;
-        int lastStem = -1;
-        int firstLabel = -1;
-        int lastLabel = -1;
-        for (int i = 0; i < roles.size(); i++) {
-            if (roles.get(i).step().role() == Role.STEM) {
-                firstStem = firstStem < 0 ? i : firstStem;
-                lastStem = i;
-            } else if (roles.get(i).cues().announces(Cues.Announces.LABEL)) {
-                firstLabel = firstLabel < 0 ? i : firstLabel;
-                lastLabel = i;
-            }
-        }
-        return lastLabel < lastStem && firstLabel < firstStem;
+        this.sections = new DraftSections(habits, prose);
+        this.notes = new DraftNotes(roles);
     }
 
     static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
@@ -104,7 +66,7 @@ final class DraftMaker {
         if (!habits.parts().isEmpty()) {
             replaceBy(NestedParts.join(List.copyOf(questions), habits.parts(), roles, owners));
         }
-        SectionPoints.share(sections, saidBySections, questions);
+        SectionPoints.share(sections.all(), sections.said(), questions);
         passages.link(questions);
         List<Stimulus> stimuli = passages.stimuli(source, prose);
         PartSplitter splitter = new PartSplitter(source, stems, roles, owners);
@@ -119,7 +81,7 @@ final class DraftMaker {
                 whole.get(i).stimulus = stimuli.size() - 1;
             }
         }
-        return new Drafts(title, List.copyOf(sections), stimuli, whole, owners, splitter.roles());
+        return new Drafts(title, sections.all(), stimuli, whole, owners, splitter.roles());
     }
 
     private void replaceBy(List<Draft> others) {
@@ -132,23 +94,30 @@ final class DraftMaker {
         Step step = piece.step();
         switch (step.role()) {
             case TITLE -> title = titleIn(cues.text());
-            case SECTION -> section(cues);
-            case INSTRUCTION -> instruction(cues);
+            case SECTION -> {
+                open = Optional.empty();
+                offered.clear();
+                sections.begin(cues);
+            }
+            case INSTRUCTION -> {
+                open = Optional.empty();
+                sections.instruct(cues);
+            }
             case STIMULUS -> {
                 open = Optional.empty();
-                passages.add(cues, step.more(), sections.size() - 1);
+                passages.add(cues, step.more(), sections.last());
             }
             case STEM -> stem(index, piece);
             case FIGURE -> figure(index, piece);
             case ASIDE -> aside(index, cues);
             default -> {
                 open = step.inQuestion() ? open : Optional.empty();
-                if (blocks.at(index).equals(Optional.of(Blocks.Kind.OFFERED))) {
+                if (step.role() == Role.WORDS && blocks.at(index).equals(Optional.of(Blocks.Kind.OFFERED))) {
                     offer(cues);
                     return;
                 }
                 if (open.isEmpty() && step.role() == Role.WORDS && isForSeveral(index)) {
-                    bank = append(bank, PartsMaker.words(List.of(cues)));
+                    sections.offer(PartsMaker.words(List.of(cues)));
                     owners[index] = questions.size() + 1;
                     return;
                 }
@@ -172,13 +141,13 @@ final class DraftMaker {
                         pairs.pointsPerPair = pairs.points.isPresent();
                     }
                     if (step.role() != Role.WORDS) {
-                        askedAbove.forEach(segment -> stems.add(open.orElseThrow(), segment));
+                        sections.asked().forEach(segment -> stems.add(open.orElseThrow(), segment));
                     }
                 }
                 open.ifPresent(draft -> {
                     if (draft.stem.isEmpty() && !draft.number.isEmpty() && isBlock(step.role())) {
                         // "7." and nothing else above pairs: what is asked stands in the heading.
-                        askedAbove.forEach(segment -> stems.add(draft, segment));
+                        sections.asked().forEach(segment -> stems.add(draft, segment));
                     }
                     partOf(draft, index, piece);
                 });
@@ -190,13 +159,6 @@ final class DraftMaker {
         return role == Role.PAIR || role == Role.ROW;
     }
 
-    private static List<String> append(List<String> words, List<String> more) {
-        List<String> all = new ArrayList<>(words);
-        all.addAll(more);
-        return all;
-    }
-
-    /** Whether below the words several numbered sentences wait for them, and not one text. */
     /** Takes one of the options of all questions below; the first of a list stands for a new one. */
     private void offer(Cues cues) {
         Label label = SharedOptions.entry(cues).orElseThrow();
@@ -209,6 +171,7 @@ final class DraftMaker {
         offered.add(option);
     }
 
+    /** Whether below the words several numbered sentences wait for them, and not one text. */
     private boolean isForSeveral(int index) {
         int at = index;
         while (at < roles.size() && roles.get(at).step().role() == Role.WORDS) {
@@ -217,76 +180,6 @@ final class DraftMaker {
         return at < roles.size()
                 && roles.get(at).step().role() == Role.STEM
                 && habits.chained().contains(at);
-    }
-
-    private void section(Cues cues) {
-        open = Optional.empty();
-        offered.clear();
-        bank = WordBanks.named(cues.text());
-        askedAbove.clear();
-        labelsOfSection = cues.labels().stream()
-                .map(Label::shape)
-                .filter(this::headsByShape)
-                .toList();
-        askedBy(cues).ifPresent(askedAbove::add);
-        Optional<PointsFinder.Found> each = each(cues);
-        pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
-        String title = each.map(found -> {
-                    String before = cues.text().substring(0, found.from());
-                    String behind = cues.text().substring(found.to());
-                    boolean open = before.indexOf('(') < 0 && found.brackets(cues.text());
-                    String rest = open && behind.startsWith(",")
-                            ? "(" + behind.substring(1).stripLeading()
-                            : behind;
-                    return (rest.matches("[.,:;].*") ? before.stripTrailing() : before) + rest;
-                })
-                .orElse(cues.text());
-        sections.add(new Section(title.strip(), Prose.EMPTY));
-        saidBySections.add(cues.text());
-    }
-
-    /** Whether labels of that shape count groups and the questions within them otherwise. */
-    private boolean headsByShape(String shape) {
-        boolean overDecimals =
-                habits.stemShapes().containsKey(LabelFinder.DECIMAL_SHAPE) && !shape.equals(LabelFinder.DECIMAL_SHAPE);
-        return HabitFinder.isWorded(shape) || habits.stemShapes().containsKey(shape + ">") || overDecimals;
-    }
-
-    /** "Exercise 3. Match the halves.": what the heading of a section asks, if it asks anything. */
-    private static Optional<Segment> askedBy(Cues cues) {
-        Segment whole = cues.piece().segment();
-        Matcher head = SECTION_LABEL.matcher(cues.line().text()).region(whole.from(), whole.to());
-        int from = head.lookingAt() ? head.end() : whole.from();
-        boolean asks = cues.line().text().substring(from, whole.to()).strip().contains(" ");
-        return asks ? Optional.of(new Segment(whole.line(), from, whole.to())) : Optional.empty();
-    }
-
-    private static Optional<PointsFinder.Found> each(Cues cues) {
-        return Vocabulary.ALL.mentions(cues.words(), "points") ? PointsFinder.each(cues.text()) : Optional.empty();
-    }
-
-    private void instruction(Cues cues) {
-        open = Optional.empty();
-        each(cues).ifPresent(this::pointsForEach);
-        bank = bank.isEmpty() ? WordBanks.named(cues.text()) : bank;
-        if (!sections.isEmpty() && cues.is(Cues.Trait.INSTRUCTION_WORD)) {
-            askedAbove.add(cues.piece().segment());
-        }
-        if (!sections.isEmpty()) {
-            Section section = sections.remove(sections.size() - 1);
-            List<Inline> parts = new ArrayList<>(section.instructions().parts());
-            if (!parts.isEmpty()) {
-                parts.add(new Inline.Break());
-            }
-            parts.addAll(prose.text(List.of(cues.piece().segment())).parts());
-            sections.add(new Section(section.title(), new Prose(parts)));
-        }
-    }
-
-    /** Said before the first section, it holds for the whole test. */
-    private void pointsForEach(PointsFinder.Found found) {
-        pointsEach = Optional.of(found.points());
-        documentPoints = sections.isEmpty() ? pointsEach : documentPoints;
     }
 
     private void stem(int index, Assigned piece) {
@@ -359,38 +252,20 @@ final class DraftMaker {
         String printed = isNumberCell(index)
                 ? cues.text().replaceAll("[.):]$", "")
                 : stemLabel(cues).map(Label::printed).orElse("");
-        String number = printed.isEmpty() ? identifier().orElse("") : printed;
+        String number = printed.isEmpty() ? notes.identifier().orElse("") : printed;
         // A question that heads a group of its own belongs to none above it.
         boolean ownGroup = habits.headings().contains(index) && headLabel(index).isPresent()
-                || stemLabel(cues)
-                        .filter(label -> labelsOfSection.contains(label.shape()))
-                        .isPresent();
-        Draft draft = new Draft(id, number, ownGroup ? -1 : sections.size() - 1);
-        draft.points = pointsOfNext.or(() -> pointsEach);
-        draft.pointsPerPair = number.isEmpty() && pointsOfNext.isEmpty() && pointsEach.isPresent();
-        pointsOfNext = Optional.empty();
+                || stemLabel(cues).filter(sections::isHeadedAs).isPresent();
+        Draft draft = new Draft(id, number, ownGroup ? -1 : sections.last());
+        notes.giveTo(draft, sections.pointsEach());
         draft.inSequence = habits.chained().contains(index);
         List<String> named = WordBanks.named(cues.text());
-        draft.bank = named.isEmpty() ? bank : named;
+        draft.bank = named.isEmpty() ? sections.bank() : named;
         draft.offered = List.copyOf(offered);
         draft.pictures.addAll(waiting);
         waiting.clear();
-        draft.labels.addAll(labelsOfNext);
-        labelsOfNext.clear();
         questions.add(draft);
         open = Optional.of(draft);
-    }
-
-    /** "Question ID: KB-014" above a question that has no number; it is taken from the notes. */
-    private Optional<String> identifier() {
-        for (String label : labelsOfNext) {
-            Matcher matcher = IDENTIFIER.matcher(label);
-            if (matcher.matches()) {
-                labelsOfNext.remove(label);
-                return Optional.of(matcher.group(1));
-            }
-        }
-        return Optional.empty();
     }
 
     private void join(Draft draft, int index, Assigned piece) {
@@ -450,9 +325,9 @@ final class DraftMaker {
             labelInRow(column.get().name() + ": " + cues.text().strip(), index, cues);
             return;
         }
-        each(cues).ifPresent(this::pointsForEach);
+        sections.hear(cues);
         if (cues.announces(Cues.Announces.LABEL)) {
-            label(index, cues);
+            notes.take(cues, open, stemFollows(index));
         }
         if (cues.is(Cues.Trait.WRITING_LINE)) {
             open.ifPresent(draft -> {
@@ -492,25 +367,8 @@ final class DraftMaker {
             above.get().labels.add(label);
             owners[index] = questions.size();
         } else {
-            labelsOfNext.add(label);
+            notes.takeForNext(label);
             owners[index] = questions.size() + 1;
-        }
-    }
-
-    /** What the author noted of a question stays with it; of some notes it is known what they mean. */
-    private void label(int index, Cues cues) {
-        Optional<BigDecimal> points = PointsFinder.labelled(cues.text());
-        boolean ofNext = labelsAbove && stemFollows(index);
-        if (ofNext) {
-            pointsOfNext = points;
-        } else {
-            points.ifPresent(p -> open.ifPresent(draft -> draft.points = Optional.of(p)));
-        }
-        String said = cues.text().strip();
-        if (points.isEmpty() && ofNext) {
-            labelsOfNext.add(said);
-        } else if (points.isEmpty()) {
-            open.ifPresent(draft -> draft.labels.add(said));
         }
     }
 

@@ -50,6 +50,40 @@ class OtherFormatsTest {
         assertThat(texts(odt(style, list))).containsExactly("1. Why?", "(a) so", "(b) thus", "2. How?", "7. Who?");
     }
 
+    /** ODF 1.3, 5.3.3: text between its items interrupts a list and none of its levels. */
+    @Test
+    void aListThatTextInterruptsCountsOnInAllItsLevels() throws IntakeException {
+        String style = "<text:list-style style:name=\"L1\">"
+                + "<text:list-level-style-number text:level=\"1\" style:num-format=\"1\" style:num-suffix=\".\"/>"
+                + "<text:list-level-style-number text:level=\"2\" style:num-format=\"a\" style:num-suffix=\")\"/></text:list-style>";
+        String goesOn =
+                "<text:list text:style-name=\"L1\" text:continue-numbering=\"true\"><text:list-item>%s</text:list-item></text:list>";
+        String part = "<text:list><text:list-item><text:p>%s</text:p></text:list-item></text:list>";
+        String text =
+                "<text:list text:style-name=\"L1\"><text:list-item><text:p>Look.</text:p></text:list-item></text:list>"
+                        + goesOn.formatted(part.formatted("Where?"))
+                        + "<text:p>between</text:p>"
+                        + goesOn.formatted(part.formatted("When?"))
+                        + goesOn.formatted("<text:p>Think.</text:p>" + part.formatted("Why?"));
+        assertThat(texts(odt(style, text)))
+                .containsExactly("1. Look.", "a) Where?", "between", "b) When?", "2. Think.", "a) Why?");
+    }
+
+    /** As LibreOffice writes the fields of forms that come from other word processors. */
+    @Test
+    void fieldsOfFormsInAnOpenDocumentAreRoomBoxesOrWordsToChooseFrom() throws IntakeException {
+        String type = " field:type=\"vnd.oasis.opendocument.field.%s\"";
+        String space = " xmlns:field=\"urn:openoffice:names:experimental:ooo-ms-interop:xmlns:field:1.0\"";
+        String text = "<text:p>Wax is <field:fieldmark-start" + space + type.formatted("FORMTEXT")
+                + "/><field:fieldmark-end" + space + "/>.</text:p><text:p><field:fieldmark" + space
+                + type.formatted("FORMCHECKBOX")
+                + "><field:param field:name=\"Checkbox_Checked\" field:value=\"true\"/></field:fieldmark> yes</text:p>"
+                + "<text:p>Smoke is <field:fieldmark" + space + type.formatted("FORMDROPDOWN")
+                + "><field:param field:name=\"Dropdown_ListEntry\" field:value=\"cool\"/>"
+                + "<field:param field:name=\"Dropdown_ListEntry\" field:value=\"hot\"/></field:fieldmark>.</text:p>";
+        assertThat(texts(odt("", text))).containsExactly("Wax is ________.", "\u2611 yes", "Smoke is (cool / hot).");
+    }
+
     @Test
     void spansOfAnOpenDocumentKeepTheirEmphasisAndSpaces() throws IntakeException {
         String style =

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.Color;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -15,6 +16,8 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.junit.jupiter.api.Test;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
@@ -73,6 +76,72 @@ class PdfFormatTest {
         assertThat(texts(source)).hasSize(17).startsWith("Bees and their work", "left column line 0");
         assertThat(texts(source).get(9)).isEqualTo("right column line 0");
         assertThat(source.line(1).isMostly(Emphasis.BOLD, 0, 5)).isTrue();
+    }
+
+    @Test
+    void optionsLetteredAcrossThePageAreNoColumns() throws Exception {
+        Source source = pdf(out -> {
+            for (int i = 0; i < 4; i++) {
+                at(out, PLAIN, 11, 60, 100 + i * 50, (i + 1) + ". What is it made of?");
+                at(out, PLAIN, 11, 75, 115 + i * 50, "A wax");
+                at(out, PLAIN, 11, 320, 115 + i * 50, "B honey comb");
+                at(out, PLAIN, 11, 75, 130 + i * 50, "C resin");
+                at(out, PLAIN, 11, 320, 130 + i * 50, "D pollen grains");
+            }
+        });
+        assertThat(texts(source).subList(0, 3))
+                .containsExactly("1. What is it made of?", "A wax\tB honey comb", "C resin\tD pollen grains");
+    }
+
+    /** A fraction's bar ends freely; the edges of a highlighted word's box do not. */
+    @Test
+    void aHighlightedSignAboveAnotherIsNoFraction() throws Exception {
+        Source source = pdf(out -> {
+            out.setNonStrokingColor(Color.YELLOW);
+            out.addRect(59, PDRectangle.A4.getHeight() - 103, 9, 14);
+            out.fill();
+            out.setNonStrokingColor(Color.BLACK);
+            at(out, PLAIN, 12, 60, 100, "T");
+            at(out, PLAIN, 12, 60, 114, "F");
+            at(out, PLAIN, 12, 90, 100, "5. Queens sting.");
+            at(out, PLAIN, 12, 90, 114, "6. Drones sting.");
+        });
+        assertThat(texts(source)).containsExactly("T\t5. Queens sting.", "F\t6. Drones sting.");
+        assertThat(source.line(1).isMostly(Emphasis.HIGHLIGHT, 0, 1)).isTrue();
+        assertThat(source.line(2).isMostly(Emphasis.HIGHLIGHT, 0, 1)).isFalse();
+    }
+
+    @Test
+    void whatABrowserPrintsInTheMarginsIsNoText() throws Exception {
+        Source source = pdf(out -> {
+            at(out, PLAIN, 8, 24, 22, "3/14/26, 10:15 AM");
+            at(out, BOLD, 18, 60, 80, "Swarms");
+            at(out, PLAIN, 11, 60, 120, "1. When do bees swarm?");
+            at(out, PLAIN, 8, 24, 830, "https://wrenfield.example/swarms 1/1");
+        });
+        assertThat(source.lines())
+                .extracting(line -> line.layout().place())
+                .containsExactly(Place.HEADER, Place.BODY, Place.BODY, Place.FOOTER);
+    }
+
+    @Test
+    void headingsHaveLevelsByTheirSizeAndPicturesFollowTheirLetter() throws Exception {
+        BufferedImage square = new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB);
+        PDDocument other = new PDDocument();
+        PDImageXObject picture = LosslessFactory.createFromImage(other, square);
+        Source source = pdf(out -> {
+            at(out, BOLD, 20, 60, 60, "Tools");
+            at(out, BOLD, 14, 60, 90, "Part A");
+            for (int i = 0; i < 6; i++) {
+                at(out, PLAIN, 11, 60, 120 + i * 15, "An ordinary line of the text, number " + i);
+            }
+            at(out, PLAIN, 11, 60, 300, "A.");
+            out.drawImage(picture, 90, PDRectangle.A4.getHeight() - 300);
+        });
+        other.close();
+        assertThat(source.line(1).layout().style()).isEqualTo("heading 1");
+        assertThat(source.line(2).layout().style()).isEqualTo("heading 2");
+        assertThat(source.line(9).text()).isEqualTo("A." + Line.FIGURE);
     }
 
     @Test

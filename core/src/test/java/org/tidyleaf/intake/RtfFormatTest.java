@@ -39,6 +39,18 @@ class RtfFormatTest {
         assertThat(source.line(4).isMostly(Emphasis.COLOR, 0, 3)).isTrue();
     }
 
+    /** RTF 1.9.1, Form Fields: fftype 0 is text, 1 a box, 2 a list; ffres 25 leaves it as its author set it. */
+    @Test
+    void fieldsOfFormsAreRoomBoxesOrWordsToChooseFrom() throws IntakeException {
+        String field = "{\\field{\\*\\fldinst { %s {\\*\\formfield{%s}}}}{\\fldrslt {%s}}}";
+        Source source = rtf("\\pard Wax is " + field.formatted("FORMTEXT", "\\fftype0", "")
+                + ".\\par\\pard Comb is " + field.formatted("FORMTEXT", "\\fftype0", "wax") + ".\\par\\pard "
+                + field.formatted("FORMCHECKBOX", "\\fftype1\\ffres25\\ffdefres1", "") + " yes\\par\\pard Smoke is "
+                + field.formatted("FORMDROPDOWN", "\\fftype2{\\*\\ffl cool}{\\*\\ffl hot}", "cool") + ".\\par");
+        assertThat(texts(source))
+                .containsExactly("Wax is ________.", "Comb is wax.", "\u2611 yes", "Smoke is (cool / hot).");
+    }
+
     @Test
     void rowsOfRichTextAreCells() throws IntakeException {
         Source source = rtf(

@@ -1,0 +1,146 @@
+package org.tidyleaf.reading;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Section;
+import org.tidyleaf.source.Segment;
+
+/** The sections of a test while its lines are gathered, and what the last of them says of its questions. One per reading. */
+final class DraftSections {
+
+    private static final Pattern LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
+            + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
+
+    private final Habits habits;
+    private final ProseMaker prose;
+    private final List<Section> sections = new ArrayList<>();
+    private final List<String> said = new ArrayList<>();
+    private final List<Segment> asked = new ArrayList<>();
+    private Optional<BigDecimal> pointsEach = Optional.empty();
+    private Optional<BigDecimal> documentPoints = Optional.empty();
+    private List<String> bank = List.of();
+
+    /** "Exercise 1" may head 1.1 and 1.2 while "Exercise 2" is a question: that one is in no section. */
+    private List<String> labels = List.of();
+
+    DraftSections(Habits habits, ProseMaker prose) {
+        this.habits = habits;
+        this.prose = prose;
+    }
+
+    void begin(Cues cues) {
+        bank = WordBanks.named(cues.text());
+        asked.clear();
+        labels = cues.labels().stream()
+                .map(Label::shape)
+                .filter(this::headsByShape)
+                .toList();
+        askedBy(cues).ifPresent(asked::add);
+        Optional<PointsFinder.Found> each = each(cues);
+        pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
+        String title = each.map(found -> without(cues.text(), found)).orElse(cues.text());
+        sections.add(new Section(title.strip(), Prose.EMPTY));
+        said.add(cues.text());
+    }
+
+    /** The points of each question are no part of the title. */
+    private static String without(String text, PointsFinder.Found found) {
+        String before = text.substring(0, found.from());
+        String behind = text.substring(found.to());
+        boolean open = before.indexOf('(') < 0 && found.brackets(text);
+        String rest = open && behind.startsWith(",") ? "(" + behind.substring(1).stripLeading() : behind;
+        return (rest.matches("[.,:;].*") ? before.stripTrailing() : before) + rest;
+    }
+
+    /** Whether labels of that shape count groups and the questions within them otherwise. */
+    private boolean headsByShape(String shape) {
+        boolean overDecimals =
+                habits.stemShapes().containsKey(LabelFinder.DECIMAL_SHAPE) && !shape.equals(LabelFinder.DECIMAL_SHAPE);
+        return HabitFinder.isWorded(shape) || habits.stemShapes().containsKey(shape + ">") || overDecimals;
+    }
+
+    /** "Exercise 3. Match the halves.": what the heading of a section asks, if it asks anything. */
+    private static Optional<Segment> askedBy(Cues cues) {
+        Segment whole = cues.piece().segment();
+        Matcher head = LABEL.matcher(cues.line().text()).region(whole.from(), whole.to());
+        int from = head.lookingAt() ? head.end() : whole.from();
+        boolean asks = cues.line().text().substring(from, whole.to()).strip().contains(" ");
+        return asks ? Optional.of(new Segment(whole.line(), from, whole.to())) : Optional.empty();
+    }
+
+    private static Optional<PointsFinder.Found> each(Cues cues) {
+        return Vocabulary.ALL.mentions(cues.words(), "points") ? PointsFinder.each(cues.text()) : Optional.empty();
+    }
+
+    /** Takes a line of instructions. */
+    void instruct(Cues cues) {
+        hear(cues);
+        bank = bank.isEmpty() ? WordBanks.named(cues.text()) : bank;
+        if (sections.isEmpty()) {
+            return;
+        }
+        if (cues.is(Cues.Trait.INSTRUCTION_WORD)) {
+            asked.add(cues.piece().segment());
+        }
+        Section section = sections.remove(sections.size() - 1);
+        List<Inline> parts = new ArrayList<>(section.instructions().parts());
+        if (!parts.isEmpty()) {
+            parts.add(new Inline.Break());
+        }
+        parts.addAll(prose.text(List.of(cues.piece().segment())).parts());
+        sections.add(new Section(section.title(), new Prose(parts)));
+    }
+
+    /** Whatever else a line is, it may say what each question is worth; before the first section it says so of all. */
+    void hear(Cues cues) {
+        each(cues).ifPresent(found -> {
+            pointsEach = Optional.of(found.points());
+            documentPoints = sections.isEmpty() ? pointsEach : documentPoints;
+        });
+    }
+
+    /** Words that several questions below choose from. */
+    void offer(List<String> words) {
+        List<String> all = new ArrayList<>(bank);
+        all.addAll(words);
+        bank = all;
+    }
+
+    List<Section> all() {
+        return List.copyOf(sections);
+    }
+
+    /** The heading of each section as printed, with the points it says. */
+    List<String> said() {
+        return said;
+    }
+
+    /** The place of the last section; -1 where there is none. */
+    int last() {
+        return sections.size() - 1;
+    }
+
+    /** What the heading and the instructions of the last section ask. */
+    List<Segment> asked() {
+        return asked;
+    }
+
+    Optional<BigDecimal> pointsEach() {
+        return pointsEach;
+    }
+
+    List<String> bank() {
+        return bank;
+    }
+
+    /** Whether the last section is headed by a label of the same shape, so that this one heads a group of its own. */
+    boolean isHeadedAs(Label label) {
+        return labels.contains(label.shape());
+    }
+}
