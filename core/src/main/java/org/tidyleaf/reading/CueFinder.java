@@ -124,8 +124,9 @@ final class CueFinder {
     /** A title with the date's blank far behind it is still a title. */
     private static final Pattern FAR_BEHIND = Pattern.compile("(\\S[^_|]{7,}?)(?:\\t|\\s{4,}|\\s+\\|\\s).*");
 
-    private static final Pattern TYPE_HEAD = Vocabulary.pattern("(?:[IVX]{1,5}[.)]\\s*|[A-Z][.)]\\s*)?"
-            + WORDS.either("type_head") + "\\b(?:[^?]{0,60}|\\s*[-\u2013\u2014:]\\s[^?]{0,140})");
+    private static final Pattern TYPE_HEAD =
+            Vocabulary.pattern("(?:[IVX]{1,5}[.)]\\s*|[A-Z][.)]\\s*|\\d{1,2}\\.\\d{1,2}\\s+)?"
+                    + WORDS.either("type_head") + "\\b(?:[^?]{0,60}|\\s*[-\u2013\u2014:.]\\s[^?]{0,140})");
 
     /** The line breaks between the words of "True / False". */
     private static final Pattern HALF_PAIR = Pattern.compile("(?:/|[\u2610\u25a1\u25cb\u25ef]|\\[\\s?])\\s*$");

@@ -24,7 +24,7 @@ final class DecimalHeads {
         List<Seen> leaves = new ArrayList<>();
         for (int i = 0; i < decimals.size(); i++) {
             boolean parent = i + 1 < decimals.size() && isBelow(decimals.get(i + 1), decimals.get(i));
-            if (parent) {
+            if (parent || headsType(all, decimals.get(i).piece())) {
                 heads.add(decimals.get(i).piece());
             } else {
                 leaves.add(decimals.get(i));
@@ -32,6 +32,8 @@ final class DecimalHeads {
         }
         if (!leaves.isEmpty()) {
             chains.put(LabelFinder.DECIMAL_SHAPE, leaves);
+        } else if (heads.stream().anyMatch(head -> headsType(all, head))) {
+            chains.remove(LabelFinder.DECIMAL_SHAPE);
         }
         for (String shape : List.copyOf(chains.keySet())) {
             List<Seen> outer = chains.get(shape);
@@ -53,6 +55,14 @@ final class DecimalHeads {
             }
         }
         return heads;
+    }
+
+    /** "2.1 Multiple Choice Questions" and right below it "1) …". */
+    private static boolean headsType(List<Cues> all, int piece) {
+        return all.get(piece).is(Cues.Trait.TYPE_HEAD)
+                && piece + 1 < all.size()
+                && all.get(piece + 1).labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
     }
 
     /** Whether the first decimal below a plain number begins with it: "QUESTION 2" and then "2.1". */

@@ -73,6 +73,9 @@ final class KeyListReader {
     private static final Pattern OF_PART = Pattern.compile("[(\\[]([a-h])[)\\]]\\s+(\\S.*)");
     private static final Pattern OTHER_PART = Pattern.compile("\\s[(\\[][a-h][)\\]]\\s");
 
+    private static final Pattern NUMBER_ALONE =
+            Vocabulary.pattern("(\\d{1,3})\\s*[.):]\\s*" + Vocabulary.ALL.either("answer", "model") + "\\s*:\\s*");
+
     /** A narrow first column wraps its name over further lines. */
     private static final int LAST_ROW_BELOW = 3;
 
@@ -82,6 +85,7 @@ final class KeyListReader {
     private String[] numberRow = {};
     private int numberPiece;
     private String heading = "";
+    private String waiting = "";
     private int last;
 
     KeyListReader(List<Cues> all) {
@@ -157,6 +161,9 @@ final class KeyListReader {
         wholePart(cues);
         String text = withoutHead(
                 cues.line().text().substring(cues.piece().segment().from()).strip());
+        if (isBelowNumber(piece, text)) {
+            return;
+        }
         Matcher run = RUN.matcher(text);
         if (run.lookingAt() && run.end() > text.length() - 3) {
             run(run, cues.line().number());
@@ -189,6 +196,24 @@ final class KeyListReader {
             last = 0;
             taken.add(piece);
         }
+    }
+
+    /** "9. ANS:" with nothing behind it, and the answer on the line below. */
+    private boolean isBelowNumber(int piece, String text) {
+        Matcher alone = NUMBER_ALONE.matcher(text);
+        if (alone.matches()) {
+            waiting = alone.group(1);
+            taken.add(piece);
+            return true;
+        }
+        boolean answers = !waiting.isEmpty() && !NUMBER.matcher(text).lookingAt();
+        if (answers) {
+            add(waiting, text, all.get(piece).line().number());
+            last = Integer.parseInt(waiting);
+            taken.add(piece);
+        }
+        waiting = "";
+        return answers;
     }
 
     /** "I. 3, 5, 1, 4, 2": the numbers that the steps of a whole part get. */

@@ -39,6 +39,7 @@ final class RoleScorer {
     private final List<Cues> all;
     private final Set<Integer> loneHeads;
     private final int topHead;
+    private final int typeHeads;
     private final boolean boldStems;
     private final int firstChained;
     private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
@@ -49,6 +50,9 @@ final class RoleScorer {
         this.habits = habits;
         this.loneHeads = LoneHeads.find(all, habits);
         this.topHead = topHead(all);
+        this.typeHeads = (int) all.stream()
+                .filter(cues -> cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty())
+                .count();
         long bold =
                 habits.chained().stream().filter(i -> all.get(i).is(Trait.BOLD)).count();
         this.boldStems = bold * 4 > habits.chained().size();
@@ -179,6 +183,8 @@ final class RoleScorer {
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) ? SURE : 0;
         fit += cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() ? CLEAR + LEANING : 0;
+        // Where one type after another has its head, the first of them has one too.
+        fit += cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && typeHeads > 2 ? LEANING + SLIGHT : 0;
         fit += cues.is(Trait.GROUP_HEAD) ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += isLabelledHead(index, cues) || isDirection(index, cues)
@@ -354,6 +360,12 @@ final class RoleScorer {
         return above >= 0 && isOnlyNumber(all.get(above));
     }
 
+    private boolean isTopLine(Cues cues) {
+        return all.stream()
+                .limit(LAST_TITLE_PLACE + 1L)
+                .anyMatch(top -> top.text().equals(cues.text()));
+    }
+
     private double goesOn(int index, Cues cues, Optional<Cues> before, Step from) {
         double fit = -SLIGHT;
         boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
@@ -363,6 +375,8 @@ final class RoleScorer {
         fit += habits.lettersOptions() && cues.labels().isEmpty() ? SLIGHT : -SLIGHT;
         fit += habits.listed().contains(index) ? CLEAR : 0;
         fit += cues.is(Trait.CODE) && from.option() == 0 ? CLEAR : 0;
+        // The paper's title again, over its answers.
+        fit -= index > LAST_TITLE_PLACE && isTopLine(cues) ? SURE : 0;
         fit -= cues.spaceBefore() > 0 ? LEANING : 0;
         // What stands right above the first letter is what is asked.
         boolean aboveFirst = from.option() == 0

@@ -51,6 +51,9 @@ final class StemTrimmer {
     }
 
     /** A blank behind the end of the sentence, with the unit perhaps, is where the answer goes and no gap in it. */
+    /** "… is the smallest?              3) _______": the number again, with room for the answer, far to the right. */
+    private static final Pattern NUMBER_AGAIN = Pattern.compile("(?:\\s{3,}|\\t)\\s*[(]?(\\d{1,3})[.)]\\s*_{3,}\\s*$");
+
     private static final Pattern BLANK_BEHIND =
             Pattern.compile("(?:(?<=\\?)\\s*|(?<=!|[^.\\s]\\.)\\s+)[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
 
@@ -153,6 +156,11 @@ final class StemTrimmer {
         if (draft.stem.isEmpty() && before.lookingAt() && ProseMaker.gapsIn(source.text(rest)) == 1) {
             draft.writing.add(segment.line());
             rest = new Segment(rest.line(), rest.from() + before.end(), rest.to());
+        }
+        Matcher again = NUMBER_AGAIN.matcher(source.text(rest));
+        if (again.find() && again.group(1).equals(draft.number)) {
+            draft.writing.add(segment.line());
+            rest = new Segment(rest.line(), rest.from(), rest.from() + again.start());
         }
         Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
         boolean gap = NUMBERED_BLANK.matcher(source.text(rest)).matches() || isFurtherBlank(draft, source.text(rest));
