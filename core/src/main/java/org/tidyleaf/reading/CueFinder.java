@@ -45,7 +45,8 @@ final class CueFinder {
     private static final Pattern SIGN_BEFORE = Pattern.compile(
             "(?:\\*{1,2}(?=\\s?[(\\[]?[A-Za-z0-9])|[\u2713\u2714\u2705\u2611\u2192\u2605\u2606\u25ba\u274c]\ufe0f?)\\s*");
     private static final Pattern SIGN_AFTER =
-            Vocabulary.pattern("\\s*(?:\\*{1,2}|[\u2713\u2714\u2705\u2611\u2605\u274c]\ufe0f?|<-+|\u2190|[(\\[]\\s*(?:"
+            Vocabulary.pattern("\\s*(?:\\*{1,2}|[\u2713\u2714\u2705\u2611\u2605\u274c]\ufe0f?|(?:<-+|\u2190)(?:\\s*"
+                    + WORDS.either("correct") + ")?|[(\\[]\\s*(?:"
                     + WORDS.either("correct", "answer") + "|x|\u2713|\u2714|\\*)\\s*[)\\]]|" + Verdicts.VERDICT
                     + ")\\s*$");
     private static final Pattern PERCENT_AFTER = Pattern.compile("\\s*[(\\[]\\s*[+-]?(\\d{1,3})\\s*%\\s*[)\\]]\\s*$");
@@ -306,6 +307,8 @@ final class CueFinder {
         }
         if (last <= segment.from()
                 || Character.isLetterOrDigit(line.text().charAt(last))
+                        && line.text().lastIndexOf("<-", last) < segment.from()
+                        && line.text().lastIndexOf('\u2190', last) < segment.from()
                         && !Verdicts.endsIn(line.text().substring(segment.from(), last + 1))
                 || line.text().charAt(last) == '?') {
             return Optional.empty();

@@ -78,7 +78,10 @@ final class KeyGatherer {
     private Set<Integer> marked(Draft draft, Emphasis format) {
         Set<Integer> marked = new TreeSet<>();
         for (int i = 0; i < draft.options.size(); i++) {
-            List<Segment> segments = draft.options.get(i).segments;
+            // A letter in a cell of its own leaves nothing of its cell.
+            List<Segment> segments = draft.options.get(i).segments.stream()
+                    .filter(segment -> !source.text(segment).isBlank())
+                    .toList();
             boolean all = !segments.isEmpty()
                     && segments.stream().allMatch(s -> source.line(s.line()).isMostly(format, s.from(), s.to()));
             if (all) {

@@ -33,6 +33,10 @@ final class KeyListReader {
     private static final Pattern WORDED_NUMBERS =
             Vocabulary.pattern("(?:\\b" + Vocabulary.ALL.either("question") + "\\.?\\s?\\d{1,3}\\b.*?){3}");
 
+    /** "Q1: rule is rigid (2 each)": behind a number with its word a bare one says something else. */
+    private static final Pattern WORDED_NUMBER =
+            Vocabulary.pattern(Vocabulary.ALL.either("question") + "\\.?\\s?\\d{1,3}\\s*[:.)]\\s+\\p{L}");
+
     /** "1b 2a 3c": a number and a letter, nothing else. */
     private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
 
@@ -380,11 +384,12 @@ final class KeyListReader {
         String sign = "";
         int from = -1;
         boolean inner = INNER_NUMBERS.matcher(text).matches()
-                || WORDED_NUMBERS.matcher(text).find();
+                || WORDED_NUMBERS.matcher(text).find()
+                || WORDED_NUMBER.matcher(text).lookingAt();
         while (matcher.find()) {
             int value = Integer.parseInt(matcher.group(1));
             boolean within =
-                    from >= 0 && inner && Character.isDigit(matcher.group().charAt(0));
+                    from >= 0 && inner && !Character.isLetter(matcher.group().charAt(0));
             boolean next = within
                     ? false
                     : from < 0

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.tidyleaf.source.Segment;
@@ -188,7 +189,8 @@ final class PartSplitter {
             part.inSequence = true;
             part.doubt = draft.doubt;
             part.feedback.addAll(option.feedback);
-            option.segments.forEach(segment -> stems.add(part, segment));
+            boolean judged = JudgedBy.in(text(draft.stem)).isPresent();
+            option.segments.forEach(segment -> stems.add(part, judged ? withoutBrackets(segment) : segment));
             parts.add(part);
         }
         for (Cues cues : draft.cues) {
@@ -209,6 +211,13 @@ final class PartSplitter {
         draft.writing.forEach(line -> part(parts, draft, line).writing.add(line));
         shareOut(draft.points, parts);
         return parts;
+    }
+
+    private Segment withoutBrackets(Segment segment) {
+        Matcher brackets = StemTrimmer.BRACKETS_BEHIND.matcher(source.text(segment));
+        return brackets.find()
+                ? new Segment(segment.line(), segment.from(), segment.from() + brackets.start())
+                : segment;
     }
 
     private static boolean isSameLine(Draft draft, Segment segment) {

@@ -36,7 +36,7 @@ final class PartsMaker {
             Pattern.compile("\\s*(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
     /** Dots to draw lines between. */
     private static final Pattern DOTS = Pattern.compile(
-            "\\s*(?:[\u2022\u00b7\u25cf\u25cb\u2219]|(?<=\\s{2})[oO*])\\s{2,}[oO*\u2022\u00b7\u25cf\u25cb\u2219](?:\\s+|(?<=[^oO])\\s*)");
+            "\\s*(?:[\u2022\u00b7\u25cf\u25cb\u2219]|(?<=\\s)[.](?=\\s{2,}[.]\\s)|(?<=\\s{2})[oO*])\\s{2,}[.oO*\u2022\u00b7\u25cf\u25cb\u2219](?:\\s+|(?<=[^oO])\\s*)");
 
     private static final Pattern ROW_LABEL = Pattern.compile("\\s*[(\\[]?(?:[a-z]|\\d{1,2}|[ivx]{1,4})[.):\\]]\\s+");
     private static final Pattern PAIR_KEY = Pattern.compile(

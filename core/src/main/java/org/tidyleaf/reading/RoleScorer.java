@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
+import org.tidyleaf.source.Cell;
 
 /**
  * How well a role fits a piece in its surroundings, in points that add up along the document; a difference of three is a
@@ -23,6 +24,9 @@ final class RoleScorer {
 
     /** A line of that length without a full stop was wrapped, not ended. */
     private static final int FULL_LINE = 60;
+
+    /** So many options may stand before the right one. */
+    private static final int MOST_BELOW = 4;
 
     /** A document's title is among its first lines; counted from 0. */
     private static final int LAST_TITLE_PLACE = 2;
@@ -471,13 +475,36 @@ final class RoleScorer {
         return cues.labels().stream().anyMatch(l -> l.kind() == Label.Kind.BULLET || l.kind() == Label.Kind.BOX);
     }
 
+    /** Deeper than the question's first line and as deep as the line below. */
+    private boolean isIndentedAsBelow(int index) {
+        int here = all.get(index).line().layout().indent();
+        int stem = index;
+        while (stem > 0 && !isNextStem(stem)) {
+            stem--;
+        }
+        return here > all.get(stem).line().layout().indent()
+                && index + 1 < all.size()
+                && all.get(index + 1).line().layout().indent() == here;
+    }
+
+    /** Whether soon below, in the same question, a line without a letter is marked as right. */
+    private boolean isSignedBelow(int index) {
+        int end = Math.min(all.size(), index + 1 + MOST_BELOW);
+        for (int i = index + 1; i < end && !isNextStem(i) && all.get(i).labels().isEmpty(); i++) {
+            if (isSignedBare(all.get(i))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** An option without letter or bullet: a line of its own right below its question or the option above. */
     private double bareOption(int index, Cues cues, Optional<Cues> before, Step from) {
         // A sign beside a line without a letter says that this question's options have none.
-        boolean unlettered = isSignedBare(cues)
-                || before.filter(RoleScorer::isSignedBare).isPresent()
-                || index + 1 < all.size() && isSignedBare(all.get(index + 1));
+        boolean unlettered =
+                isSignedBare(cues) || before.filter(RoleScorer::isSignedBare).isPresent() || isSignedBelow(index);
         double fit = habits.lettersOptions() && !unlettered ? -CLEAR : SLIGHT;
+        fit += isSignedBelow(index) && before.isPresent() && isIndentedAsBelow(index) ? LEANING + SLIGHT : 0;
         fit += cues.is(Trait.JUDGEMENT_WORD) ? CLEAR : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= cues.is(Trait.QUESTION_MARK) ? LEANING : 0;
@@ -502,6 +529,7 @@ final class RoleScorer {
 
     private double optionGoesOn(int index, Cues cues, Optional<Cues> before) {
         double fit = habits.lettersOptions() ? flow(cues, before) : -CLEAR;
+        fit += isBehindBareLetter(cues, before) ? SURE : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= cues.lead().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.BOLD) && before.filter(b -> b.is(Trait.BOLD)).isEmpty() ? LEANING : 0;
@@ -510,6 +538,19 @@ final class RoleScorer {
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) || cues.is(Trait.CAPITALS) ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.POINTS_ONLY) ? SURE : 0;
         return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    /** "A)" in a cell of its own, and in the next one what it letters. */
+    private boolean isBehindBareLetter(Cues cues, Optional<Cues> before) {
+        Optional<Cell> cell = cues.line().layout().cell();
+        return before.flatMap(this::optionLabel)
+                .filter(label -> label.end() >= before.get().piece().segment().to())
+                .flatMap(label -> before.get().line().layout().cell())
+                .filter(left -> cell.filter(right -> right.table() == left.table()
+                                && right.row() == left.row()
+                                && right.column() == left.column() + 1)
+                        .isPresent())
+                .isPresent();
     }
 
     private double announced(int index, Cues cues, Optional<Cues> before, Step to, Announces... kinds) {

@@ -51,6 +51,9 @@ final class StemTrimmer {
     }
 
     /** A blank behind the end of the sentence, with the unit perhaps, is where the answer goes and no gap in it. */
+    /** "1 m = 1000 mm   [   ]" below "true (T) or false (F)": room for the letter. */
+    static final Pattern BRACKETS_BEHIND = Pattern.compile("\\s+(?:\\[\\s{1,8}]|\\(\\s{2,8}\\))\\s*$");
+
     /** "… is the smallest?              3) _______": the number again, with room for the answer, far to the right. */
     private static final Pattern NUMBER_AGAIN = Pattern.compile("(?:\\s{3,}|\\t)\\s*[(]?(\\d{1,3})[.)]\\s*_{3,}\\s*$");
 
