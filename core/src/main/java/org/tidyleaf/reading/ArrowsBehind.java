@@ -20,7 +20,11 @@ final class ArrowsBehind {
 
     ArrowsBehind(Source source) {
         for (Line line : source.lines()) {
-            Matcher arrow = ARROW.matcher(line.text());
+            // A cheap look before the pattern is tried.
+            boolean possible = line.text().indexOf('>') > 0
+                    || line.text().indexOf('\u2192') > 0
+                    || line.text().indexOf('\u21d2') > 0;
+            Matcher arrow = ARROW.matcher(possible ? line.text() : "");
             if (line.layout().cell().isEmpty() && arrow.matches()) {
                 cuts.put(line.number(), arrow.start(1));
             }

@@ -405,14 +405,19 @@ final class CueFinder {
         boolean preface = line.number() == 1
                 && WORDS.mentions(words, "preface")
                 && PREFACE.matcher(text).matches();
-        add(traits, Trait.CODE, text.length() < LONG && CODE.matcher(text).matches());
+        add(traits, Trait.CODE, mayBeCode(text) && CODE.matcher(text).matches());
         add(traits, Trait.PREFACE, preface);
         add(traits, Trait.END_WORD, preface);
         form(line, segment, text, traits);
         return traits;
     }
 
-    /** "\ud83d\udcdd Part A": pictures that stand before a heading say nothing. */
+    /** A cheap look before the pattern is tried. */
+    private static boolean mayBeCode(String text) {
+        return text.length() < LONG && text.chars().anyMatch(sign -> ";{}()[]=".indexOf(sign) >= 0);
+    }
+
+    /** A heading without the little pictures before it, which say nothing. */
     private static String undecorated(String text) {
         Matcher decoration = DECORATION.matcher(text);
         return decoration.lookingAt() ? text.substring(decoration.end()) : text;
@@ -433,7 +438,9 @@ final class CueFinder {
         add(
                 traits,
                 Trait.OPTIONS_ONLY,
-                text.length() < SHORT && OPTIONS_ONLY.matcher(text).matches());
+                text.length() < SHORT
+                        && text.endsWith(":")
+                        && OPTIONS_ONLY.matcher(text).matches());
         add(
                 traits,
                 Trait.QUESTIONS_ONLY,

@@ -7,6 +7,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
 import org.tidyleaf.source.Cell;
@@ -44,6 +46,7 @@ final class RoleScorer {
     private final Set<Integer> loneHeads;
     private final int topHead;
     private final int typeHeads;
+    private final Set<Integer> directions;
     private final boolean boldStems;
     private final int firstChained;
     private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
@@ -54,6 +57,10 @@ final class RoleScorer {
         this.habits = habits;
         this.loneHeads = LoneHeads.find(all, habits);
         this.topHead = topHead(all);
+        this.directions = IntStream.range(0, all.size())
+                .filter(i -> HabitFinder.DIRECTIONS.matcher(all.get(i).text()).lookingAt())
+                .boxed()
+                .collect(Collectors.toSet());
         this.typeHeads = (int) all.stream()
                 .filter(cues -> cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty())
                 .count();
@@ -304,7 +311,7 @@ final class RoleScorer {
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
         fit -= cues.is(Trait.RANGE_ONLY) ? SURE + CLEAR : 0;
         // "Instructions: … for questions 1-4" tells what to do and is nothing to read.
-        fit -= HabitFinder.DIRECTIONS.matcher(cues.text()).lookingAt() ? CLEAR : 0;
+        fit -= directions.contains(index) ? CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         // "A  When a worker …", "B  If the flowers …": lettered paragraphs above the first number are a passage.
         boolean option = optionLabel(cues).isPresent()
