@@ -18,6 +18,8 @@ final class LineCollector {
     /** One typed space, in twentieths of a point, in a usual face. */
     private static final int SPACE_WIDTH = 60;
 
+    private static final int MOST_BLANKS = 400;
+
     private static final String RULE = "________";
 
     /** Fewer underlined blanks stand between underlined words. */
@@ -39,12 +41,33 @@ final class LineCollector {
     }
 
     void append(String written, Set<Emphasis> emphasis, String color) {
-        String part = plain(written);
+        String part = withoutEndlessBlanks(plain(written));
         int from = text.length();
         text.append(part);
         if (!emphasis.isEmpty() && !part.isEmpty()) {
             spans.add(new Span(from, text.length(), emphasis, color, ""));
         }
+    }
+
+    /** A stretch of blanks wider than any page says no more than a page's width of them, and would only keep patterns busy. */
+    private String withoutEndlessBlanks(String part) {
+        int run = 0;
+        while (run < MOST_BLANKS
+                && run < text.length()
+                && Character.isWhitespace(text.charAt(text.length() - 1 - run))) {
+            run++;
+        }
+        if (run + part.length() <= MOST_BLANKS) {
+            return part;
+        }
+        StringBuilder kept = new StringBuilder(part.length());
+        for (int i = 0; i < part.length(); i++) {
+            run = Character.isWhitespace(part.charAt(i)) ? run + 1 : 0;
+            if (run <= MOST_BLANKS) {
+                kept.append(part.charAt(i));
+            }
+        }
+        return kept.toString();
     }
 
     /** Spaces that must not break are spaces; signs that only say where a line may break are nothing to read. */

@@ -13,6 +13,9 @@ final class ArrowsBehind {
     private static final Pattern ARROW = Pattern.compile(
             ".*\\S(?:\\s{2,}|\\t)((?:>>|=>|->|-->|\u2192|\u21d2)(?!.*__)\\s*\\S.*[\\p{L}\\d].*|(?:>>|=>|->|\u2192)\\s*[\\p{L}\\d])");
 
+    /** A longer line is no question, and may be made to keep the pattern busy. */
+    private static final int LONGEST = 1000;
+
     /** Fewer such lines may be anything. */
     private static final int SEVERAL = 3;
 
@@ -21,9 +24,10 @@ final class ArrowsBehind {
     ArrowsBehind(Source source) {
         for (Line line : source.lines()) {
             // A cheap look before the pattern is tried.
-            boolean possible = line.text().indexOf('>') > 0
-                    || line.text().indexOf('\u2192') > 0
-                    || line.text().indexOf('\u21d2') > 0;
+            boolean possible = line.text().length() < LONGEST
+                    && (line.text().indexOf('>') > 0
+                            || line.text().indexOf('\u2192') > 0
+                            || line.text().indexOf('\u21d2') > 0);
             Matcher arrow = ARROW.matcher(possible ? line.text() : "");
             if (line.layout().cell().isEmpty() && arrow.matches()) {
                 cuts.put(line.number(), arrow.start(1));

@@ -1,8 +1,10 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -31,15 +33,22 @@ final class BareNumbers {
         }
         int first = 1;
         List<Integer> run = run(all, first);
-        for (int i = 0; i < all.size() && run.size() < IN_EARNEST && !(run.size() > 1 && haveParts(all, run)); i++) {
+        Set<Integer> tried = new HashSet<>(Set.of(0, first));
+        for (int i = 0; i < all.size() && !inEarnest(all, run); i++) {
             // A part of a larger paper may begin with any number.
-            first = number(all.get(i));
-            run = first > 1 ? run(all, first) : List.of();
+            int number = number(all.get(i));
+            if (tried.add(number)) {
+                first = number;
+                run = run(all, first);
+            }
         }
-        boolean inEarnest = run.size() >= IN_EARNEST || run.size() > 1 && haveParts(all, run);
-        for (int i = 0; i < run.size() && inEarnest; i++) {
+        for (int i = 0; i < run.size() && inEarnest(all, run); i++) {
             add(all, run.get(i), first + i);
         }
+    }
+
+    private static boolean inEarnest(List<Cues> all, List<Integer> run) {
+        return run.size() >= IN_EARNEST || run.size() > 1 && haveParts(all, run);
     }
 
     /** "1 The diagram …" over "(a) …" and "2 A student …" over "(a) …": two will do. */

@@ -12,7 +12,7 @@ import java.util.stream.Stream;
 final class GapParser {
 
     /** "___wax___": the answer written on the rule itself. */
-    static final String FILLED = "_{2,}(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{2,}";
+    static final String FILLED = "(?<!_)_{2,}+(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{2,}";
 
     /** "0,75" is one number in most languages. */
     private static final String COMMA = "\\s*(?:(?<!\\d),|,(?!\\d))\\s*";

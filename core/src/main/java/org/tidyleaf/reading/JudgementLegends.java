@@ -43,7 +43,7 @@ final class JudgementLegends {
     /** The words that a line may explain; empty where it has a label or a gap of its own. */
     private static List<String> words(Cues cues) {
         String text = cues.text().strip();
-        if (!cues.labels().isEmpty() || cues.is(Trait.GAP)) {
+        if (!cues.labels().isEmpty() || cues.is(Trait.GAP) || cues.is(Trait.LONG)) {
             return List.of();
         }
         return ENTRIES.stream()

@@ -242,8 +242,9 @@ final class KeyListFinder {
     /** Whether the list has answers for several numbers of questions, the numbers of pairs aside. */
     private static boolean answersAll(List<Cues> all, int end, List<KeyList.Item> items, Blocks blocks) {
         Set<String> numbers = new HashSet<>();
+        Set<Integer> inside = blocks.inside();
         for (int i = 0; i < all.size(); i++) {
-            boolean counts = i != end && !blocks.inside().contains(i);
+            boolean counts = i != end && !inside.contains(i);
             for (Label label : counts ? all.get(i).labels() : List.<Label>of()) {
                 if (label.kind() == Label.Kind.NUMBER || label.shape().equals(LabelFinder.DECIMAL_SHAPE)) {
                     numbers.add(label.printed());
@@ -262,9 +263,10 @@ final class KeyListFinder {
     /** "Answers: 4. B  5. B" below question 6: none of them is for the question right above. */
     private static boolean isOfOthers(List<Cues> all, int piece, List<KeyList.Item> items, Blocks blocks) {
         List<String> numbers = new ArrayList<>();
+        Set<Integer> inside = blocks.inside();
         for (int i = 0; i < piece; i++) {
             for (Label label :
-                    blocks.inside().contains(i) ? List.<Label>of() : all.get(i).labels()) {
+                    inside.contains(i) ? List.<Label>of() : all.get(i).labels()) {
                 if (label.kind() == Label.Kind.NUMBER) {
                     numbers.add(label.printed());
                 }
@@ -273,7 +275,7 @@ final class KeyListFinder {
         // "1 c, 2 a" below gaps or pairs may be those of the last question itself.
         boolean ownParts = items.stream().anyMatch(item -> item.number().equals("1"))
                 && (gapsAbove(all, piece) > 0
-                        || blocks.inside().contains(piece - 1)
+                        || inside.contains(piece - 1)
                         || items.stream()
                                 .anyMatch(item -> !LETTER.matcher(item.text()).matches()));
         return items.size() > 1

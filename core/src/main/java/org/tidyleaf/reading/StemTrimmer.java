@@ -52,10 +52,11 @@ final class StemTrimmer {
 
     /** A blank behind the end of the sentence, with the unit perhaps, is where the answer goes and no gap in it. */
     /** "1 m = 1000 mm   [   ]" below "true (T) or false (F)": room for the letter. */
-    static final Pattern BRACKETS_BEHIND = Pattern.compile("\\s+(?:\\[\\s{1,8}]|\\(\\s{2,8}\\))\\s*$");
+    static final Pattern BRACKETS_BEHIND = Pattern.compile("(?<!\\s)\\s{1,40}(?:\\[\\s{1,8}]|\\(\\s{2,8}\\))\\s{0,9}$");
 
     /** "… is the smallest?              3) _______": the number again, with room for the answer, far to the right. */
-    private static final Pattern NUMBER_AGAIN = Pattern.compile("(?:\\s{3,}|\\t)\\s*[(]?(\\d{1,3})[.)]\\s*_{3,}\\s*$");
+    private static final Pattern NUMBER_AGAIN =
+            Pattern.compile("(?:\\s{3}|\\t)[(]?(\\d{1,3})[.)]\\s{0,4}_{3,80}\\s{0,9}$");
 
     private static final Pattern BLANK_BEHIND =
             Pattern.compile("(?:(?<=\\?)\\s*|(?<=!|[^.\\s]\\.)\\s+)[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
@@ -163,7 +164,11 @@ final class StemTrimmer {
         Matcher again = NUMBER_AGAIN.matcher(source.text(rest));
         if (again.find() && again.group(1).equals(draft.number)) {
             draft.writing.add(segment.line());
-            rest = new Segment(rest.line(), rest.from(), rest.from() + again.start());
+            String sentence = source.text(rest).substring(0, again.start());
+            rest = new Segment(
+                    rest.line(),
+                    rest.from(),
+                    rest.from() + sentence.stripTrailing().length());
         }
         Matcher blank = BLANK_BEHIND.matcher(source.text(rest));
         boolean gap = NUMBERED_BLANK.matcher(source.text(rest)).matches() || isFurtherBlank(draft, source.text(rest));
