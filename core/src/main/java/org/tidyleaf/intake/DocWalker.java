@@ -32,8 +32,6 @@ final class DocWalker {
     private static final char LINE_BREAK = 0x0B;
 
     /** Underlined blanks are a rule to write on. */
-    private static final String UNDERLINED_BLANK = "________";
-
     private static final int SHORTEST_RULE = 3;
 
     private final HWPFDocument document;
@@ -135,7 +133,7 @@ final class DocWalker {
             boolean ruled = emphasis.contains(Emphasis.UNDERLINE)
                     && text.toString().isBlank()
                     && (text.indexOf("\t") >= 0 || text.length() >= SHORTEST_RULE);
-            lines.append(ruled ? UNDERLINED_BLANK : text.toString(), emphasis, color);
+            lines.append(ruled ? LineCollector.RULE : text.toString(), emphasis, color);
         }
         boolean hidden =
                 paragraph.numCharacterRuns() > 0 && paragraph.getCharacterRun(0).isVanished() && place == Place.BODY;

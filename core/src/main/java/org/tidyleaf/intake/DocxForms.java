@@ -12,9 +12,6 @@ import org.w3c.dom.Element;
  */
 final class DocxForms {
 
-    /** Room to write. */
-    static final String BLANK = "________";
-
     private static final List<String> OF_OTHER_KINDS =
             List.of("checkbox", "picture", "docPartObj", "docPartList", "date");
 
@@ -50,7 +47,7 @@ final class DocxForms {
                 .filter(p -> Xml.child(p, "showingPlcHdr").isPresent())
                 .filter(p -> Xml.children(p).stream().noneMatch(child -> OF_OTHER_KINDS.contains(child.getLocalName())))
                 .isPresent();
-        return waiting ? Optional.of(BLANK) : Optional.empty();
+        return waiting ? Optional.of(LineCollector.RULE) : Optional.empty();
     }
 
     /** The words to choose from, without the "Choose an item" that stands for none of them. */

@@ -265,7 +265,7 @@ final class DocxWalker {
         field = Optional.empty();
         ended.filter(entered -> !entered.listed())
                 .map(entered -> entered.typed().toString())
-                .ifPresent(typed -> text(isBlank(typed) ? DocxForms.BLANK : typed, look));
+                .ifPresent(typed -> text(isBlank(typed) ? LineCollector.RULE : typed, look));
     }
 
     private void text(String text, DocxStyles.RunFormat look) {
@@ -280,7 +280,7 @@ final class DocxWalker {
         Set<Emphasis> emphasis = look.emphasis();
         boolean ruled =
                 emphasis.contains(Emphasis.UNDERLINE) && isBlank(text) && (text.contains("\t") || text.length() >= 3);
-        lines.append(ruled ? DocxForms.BLANK : text.replace('\n', ' '), emphasis, look.color());
+        lines.append(ruled ? LineCollector.RULE : text.replace('\n', ' '), emphasis, look.color());
     }
 
     private void drawing(Element drawing) {

@@ -44,8 +44,6 @@ final class HtmlWalker {
 
     private static final int LIST_INDENT = 360;
     private static final int WIDEST_TABLE = 200;
-    private static final String RULE = "________";
-
     private final LineCollector lines = new LineCollector();
     private final List<Figure> figures = new ArrayList<>();
     private final List<Note> notes = new ArrayList<>();
@@ -110,7 +108,7 @@ final class HtmlWalker {
             case "math" -> formula(element, look);
             case "svg", "canvas", "object", "embed", "iframe", "video", "audio" -> lost(element, look);
             case "input" -> field(element, look);
-            case "textarea" -> text(RULE, look);
+            case "textarea" -> text(LineCollector.RULE, look);
             case "select" -> text(choices(element), look);
             case "button", "datalist" -> {
                 // What one presses is none of the test.
@@ -162,7 +160,7 @@ final class HtmlWalker {
         if (isBox(input)) {
             text(input.hasAttr("checked") ? "\u2611 " : "\u2610 ", look);
         } else if (!SILENT_FIELDS.contains(input.attr("type").toLowerCase(Locale.ROOT))) {
-            text(RULE, look);
+            text(LineCollector.RULE, look);
         }
     }
 
@@ -174,7 +172,7 @@ final class HtmlWalker {
                 .map(Element::text)
                 .filter(text -> text.codePoints().anyMatch(Character::isLetterOrDigit))
                 .collect(Collectors.joining(" / "));
-        return all.isEmpty() ? RULE : "(" + all + ")";
+        return all.isEmpty() ? LineCollector.RULE : "(" + all + ")";
     }
 
     private void list(Element list, HtmlLook look) {

@@ -20,7 +20,8 @@ final class LineCollector {
 
     private static final int MOST_BLANKS = 400;
 
-    private static final String RULE = "________";
+    /** Room to write, as every format prints it. */
+    static final String RULE = "________";
 
     /** Fewer underlined blanks stand between underlined words. */
     private static final int NARROWEST_RULE = 3;

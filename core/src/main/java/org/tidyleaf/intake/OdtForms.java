@@ -46,7 +46,7 @@ final class OdtForms {
         }
         boolean waiting = Xml.attribute(control, "showing-place-holder").equals("true")
                 && Xml.attribute(control, "checkbox").isEmpty();
-        return waiting ? Optional.of(DocxForms.BLANK) : Optional.empty();
+        return waiting ? Optional.of(LineCollector.RULE) : Optional.empty();
     }
 
     private static List<String> values(Element mark, String name) {

@@ -23,8 +23,6 @@ final class OdtWalker {
     private static final int MAX_DEPTH = 200;
 
     private static final int MOST_SPACES = 400;
-    private static final String UNDERLINED_BLANK = "________";
-
     private final LineCollector lines;
     private final OdtStyles styles;
     private final Map<String, byte[]> pictures;
@@ -249,7 +247,7 @@ final class OdtWalker {
         Optional<StringBuilder> ended = field;
         field = Optional.empty();
         ended.map(StringBuilder::toString)
-                .ifPresent(typed -> add(isBlank(typed) ? UNDERLINED_BLANK : typed, look, hidden));
+                .ifPresent(typed -> add(isBlank(typed) ? LineCollector.RULE : typed, look, hidden));
     }
 
     private void add(String text, Set<Emphasis> look, boolean hidden) {
@@ -267,7 +265,7 @@ final class OdtWalker {
         }
         boolean ruled =
                 look.contains(Emphasis.UNDERLINE) && isBlank(text) && (text.contains("\t") || text.length() >= 3);
-        lines.append(ruled ? UNDERLINED_BLANK : text, look, "");
+        lines.append(ruled ? LineCollector.RULE : text, look, "");
     }
 
     private void element(Element e, String paragraphStyle, Set<Emphasis> look, boolean hidden) {

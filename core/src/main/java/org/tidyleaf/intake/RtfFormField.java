@@ -97,6 +97,6 @@ final class RtfFormField {
     Optional<String> room() {
         boolean empty = awaited;
         awaited = false;
-        return empty ? Optional.of(DocxForms.BLANK) : Optional.empty();
+        return empty ? Optional.of(LineCollector.RULE) : Optional.empty();
     }
 }

@@ -107,11 +107,11 @@ final class CueFinder {
             Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "list", "model", "feedback", "hint", "label") + ")"
                     + "(?:\\s*\\([^)]{1,40}\\)|\\s+(?:to|for|of)\\s[^:=]{1,24}(?=:))?" + DELIMITER);
 
-    /** "The correct answer is: c": a sentence needs no colon. */
     /** "R : B": the word for an answer by its first letter alone; "R = 4" is a formula. */
     private static final Pattern INITIAL_LEAD =
             Vocabulary.pattern(Vocabulary.ALL.either("answer_initial") + "\\s?:\\s*(?=\\S)");
 
+    /** "The correct answer is: c": a sentence needs no colon. */
     private static final Pattern SENTENCE_LEAD =
             Vocabulary.pattern(WORDS.either("answer_sentence") + "\\s*:?\\s+(?=\\S)");
 

@@ -12,8 +12,8 @@ import org.tidyleaf.reading.Cues.Trait;
  */
 final class GroupHeads {
 
-    private static final Pattern HEAD =
-            Vocabulary.pattern("(?:directions\\s*[:.]\\s*)?" + Vocabulary.ALL.either("group_head") + "\\b.*");
+    private static final Pattern HEAD = Vocabulary.pattern("(?:" + Vocabulary.ALL.either("directions")
+            + "\\s*[:.]\\s*)?" + Vocabulary.ALL.either("group_head") + "\\b.*");
 
     private static final int LONGEST = 130;
 
