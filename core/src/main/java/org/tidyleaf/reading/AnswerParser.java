@@ -24,6 +24,9 @@ final class AnswerParser {
     private static final Pattern LETTER_AND_TEXT =
             Pattern.compile("\\s*[(\\[]?([A-Za-z])(?:[).\\]:-]|\\s+[-\u2013\u2014:=](?=\\s))\\s*(.+)");
 
+    /** "ACD": letters in a row, each further on in the alphabet than the one before. */
+    private static final Pattern RUN = Pattern.compile("\\s*(?=\\S{2})(?:A?B?C?D?E?F?G?H?|a?b?c?d?e?f?g?h?)\\s*");
+
     private AnswerParser() {}
 
     /**
@@ -34,11 +37,13 @@ final class AnswerParser {
      * @param texts the options' plain texts in the same order
      */
     static Set<Integer> options(String said, List<String> labels, List<String> texts) {
-        String answer = WORD_BEFORE.matcher(said).replaceFirst("");
-        Set<Integer> byText = byText(answer, texts);
+        String words = WORD_BEFORE.matcher(said).replaceFirst("");
+        Set<Integer> byText = byText(words, texts);
         if (!byText.isEmpty()) {
             return byText;
         }
+        String answer =
+                RUN.matcher(words).matches() ? String.join(" ", words.strip().split("")) : words;
         boolean letters = LETTERS.matcher(answer).matches();
         Set<Integer> byLetters = letters ? byLetters(answer, labels) : Set.of();
         Matcher both = LETTER_AND_TEXT.matcher(answer);

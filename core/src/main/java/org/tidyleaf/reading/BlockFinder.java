@@ -29,6 +29,8 @@ final class BlockFinder {
     static final Pattern BETWEEN = Pattern.compile(
             "\\s*\\t\\s*(?:(?:->|=>|\u2192)\\s*)?|\\s{3,}+(?:(?:->|=>|\u2192)\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
 
+    private static final Pattern LABEL_AND_TAB = Pattern.compile("^\\s*[(]?\\d{1,3}[.):]*\\t\\s*");
+
     static final Pattern LIST_HEAD =
             Vocabulary.pattern("\\W*" + WORDS.either("list_head") + "\\s*[-\u2013:]?\\s*(?:[A-Z]|[IVX]{1,3}|\\d)\\W*");
 
@@ -253,6 +255,7 @@ final class BlockFinder {
         // Below pairs without numbers a number begins the next question, below pairs with numbers a letter its section.
         while (end < all.size()
                 && isPairLine(all.get(end))
+                && !beginsAnew(end, from)
                 && (numbered || number(end).isEmpty())
                 && !(throughout && number(end).isEmpty() && isLettered(end))) {
             end++;
@@ -431,7 +434,9 @@ final class BlockFinder {
     }
 
     private static boolean isPairLine(Cues cues) {
-        String[] sides = BETWEEN.split(cues.text(), 2);
+        // A tab right behind the number parts no pair.
+        String text = LABEL_AND_TAB.matcher(cues.text()).replaceFirst("");
+        String[] sides = BETWEEN.split(text, 2);
         return sides.length == 2
                 && !sides[0].isBlank()
                 && !sides[1].isBlank()
@@ -439,7 +444,25 @@ final class BlockFinder {
                 && !PairKeys.isKey(cues.text())
                 && !cues.is(Trait.FILL_IN)
                 && !cues.is(Trait.WRITING_LINE)
-                && cues.line().layout().cell().isEmpty();
+                && cues.line().layout().cell().isEmpty()
+                && PointsFinder.beside(text)
+                        .filter(points -> points.from() <= sides[0].length())
+                        .isEmpty();
+    }
+
+    /** Whether a line counts on from the number over the pairs, and not from the pair above it. */
+    private boolean beginsAnew(int piece, int from) {
+        if (piece == from
+                || from == 0
+                || number(piece).isEmpty()
+                || number(from - 1).isEmpty()) {
+            return false;
+        }
+        int here = number(piece).get().ordinal();
+        return here == number(from - 1).get().ordinal() + 1
+                && number(piece - 1)
+                        .filter(above -> above.ordinal() + 1 == here)
+                        .isEmpty();
     }
 
     private void steps(int from) {

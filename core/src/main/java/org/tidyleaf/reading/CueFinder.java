@@ -50,11 +50,15 @@ final class CueFinder {
                     + WORDS.either("correct", "answer") + "|x|\u2713|\u2714|\\*)\\s*[)\\]]|" + Verdicts.VERDICT
                     + ")\\s*$");
     private static final Pattern PERCENT_AFTER = Pattern.compile("\\s*[(\\[]\\s*[+-]?(\\d{1,3})\\s*%\\s*[)\\]]\\s*$");
+    /** What stands in the margin has a question's number right behind it. */
+    private static final String NUMBER_BEHIND = "(?=(?:" + WORDS.either("question") + "\\.?\\s*|#)?[(\\[]?\\d)";
+
     private static final Pattern MARGIN_BLANK = Vocabulary.pattern(
-            "_+\\s*(" + WORDS.either("true", "false") + "|[A-H](?:\\s*,\\s*[A-H])*)?\\s*_+\\s*(?=[(\\[]?\\d)");
+            "_+\\s*(" + WORDS.either("true", "false") + "|[A-H](?:\\s*,?\\s*[A-H]){0,6})?\\s*_+\\s*" + NUMBER_BEHIND);
     /** "( V ) 1. Bees sleep.", "(   ) 2. …": brackets before the number to write the answer in. */
     private static final Pattern MARGIN_BRACKETS =
-            Pattern.compile("[(\\[]\\s*([A-Z])?\\s*[)\\]]\\s+(?=\\d{1,3}\\s?[.)]\\s)");
+            Vocabulary.pattern("[(\\[]\\s*((?-i:[A-Z]))?\\s*[)\\]]\\s+(?=\\d{1,3}\\s?[.)]\\s|(?:"
+                    + WORDS.either("question") + ")\\.?\\s*\\d)");
 
     private static final Pattern MARGIN_BARE = Pattern.compile("([TF])\\s+(?=\\d{1,3}[.)]\\s)");
 
@@ -63,7 +67,7 @@ final class CueFinder {
             Pattern.compile("\\[\\p{L}[\\p{L} ]{1,14}]\\s+(?=[(\\[]?\\d{1,3}[.):])");
 
     private static final Pattern MARGIN_PAIR =
-            Pattern.compile("[(\\[]?([TVRWP])\\s*[/|]?\\s*([FO])[)\\]]?\\s+(?=[(\\[]?\\d)");
+            Vocabulary.pattern("(?-i:[(\\[]?([TVRWP])\\s*[/|]?\\s*([FO])[)\\]]?)\\s+" + NUMBER_BEHIND);
     private static final Pattern FILL_IN =
             Vocabulary.pattern("\\b" + WORDS.either("fill") + "\\b[^_.\u2026]{0,14}(?:_{3,}|\\.{5,}|\u2026{2,})");
     private static final Pattern FILL_IN_BARE =

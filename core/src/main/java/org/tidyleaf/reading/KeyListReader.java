@@ -68,6 +68,11 @@ final class KeyListReader {
     private static final Pattern INNER_NUMBERS = Vocabulary.pattern("(?:" + Vocabulary.ALL.either("question")
             + ")\\.?\\s*[(]?\\d{1,3}[):.]*\\s+[(]?1[).:]?\\s+\\p{L}.*\\b2[).:]?\\s.*");
 
+    /** "2. 1-C, 2-A, 3-B": behind the number of the question the pairs that answer it. */
+    private static final Pattern INNER_PAIRS =
+            Pattern.compile("\\s*[(]?\\d{1,3}\\s*[).:]\\s*1\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b"
+                    + "(?:[\\s,;]{1,3}\\d{1,2}\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b){1,40}\\s*[.]?\\s*");
+
     /** Shorter answers are whole, whatever stands below them. */
     private static final int UNFINISHED = 30;
 
@@ -384,6 +389,7 @@ final class KeyListReader {
         String sign = "";
         int from = -1;
         boolean inner = INNER_NUMBERS.matcher(text).matches()
+                || INNER_PAIRS.matcher(text).matches()
                 || WORDED_NUMBERS.matcher(text).find()
                 || WORDED_NUMBER.matcher(text).lookingAt();
         while (matcher.find()) {

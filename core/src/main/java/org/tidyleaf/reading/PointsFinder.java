@@ -19,6 +19,10 @@ final class PointsFinder {
             + "\\.?\\s*[)\\]]|[(\\[]\\s*" + WORD + "\\.?\\s*[:=]?\\s*" + NUMBER
             + "\\s*[)\\]]|(?<=\\S\\s{5,90}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
             + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");
+    /** "2 pts" far behind a text, at the right margin. */
+    private static final Pattern FAR_BEHIND =
+            Vocabulary.pattern("(?<=\\S)(?:\\s*\\t|\\s{4})\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*$");
+
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("type_head", "difficulty")
                     + "\\s*[-\u2013\u2014,;:|/]\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
@@ -104,6 +108,11 @@ final class PointsFinder {
             if (end.find()) {
                 return Optional.of(new Found(number(end), end.start(), end.end()));
             }
+        }
+        boolean far = bare.indexOf('\t') > 0 || bare.indexOf("    ") > 0;
+        Matcher behind = far ? atEnd(FAR_BEHIND, text) : null;
+        if (behind != null && behind.find()) {
+            return Optional.of(new Found(number(behind), behind.start(), behind.end()));
         }
         Matcher scored = bare.indexOf('/') >= 0 ? atEnd(SCORED, text) : null;
         if (scored != null && scored.find()) {

@@ -45,8 +45,8 @@ final class QuestionMaker {
             Vocabulary.pattern("(?:.*[.:!,]\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
 
     /** "____ mm": a place to write a number on, with its unit. */
-    private static final Pattern UNIT_BEHIND =
-            Pattern.compile("[^_.\u2026]*[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}/\u00b2\u00b3]{0,9})");
+    private static final Pattern UNIT_BEHIND = Pattern.compile(
+            "[^_.\u2026]*[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}\u00b0/\u00b2\u00b3]{0,9})\\.?");
 
     private final Source source;
     private final ProseMaker prose;
@@ -411,12 +411,21 @@ final class QuestionMaker {
 
     /** "____ mm" on the line to write on, where the key holds the number alone. */
     private NumericEntry.Key withUnit(NumericEntry.Key key, Draft draft) {
-        if (!key.unit().isEmpty() || draft.writing.size() != 1) {
-            return key;
+        return key.unit().isEmpty()
+                ? unitBehindRoom(draft)
+                        .map(unit -> new NumericEntry.Key(key.value(), key.tolerance(), unit))
+                        .orElse(key)
+                : key;
+    }
+
+    /** "Answer: ______ mm": what stands behind the only room to write on. */
+    private Optional<String> unitBehindRoom(Draft draft) {
+        if (draft.writing.size() != 1) {
+            return Optional.empty();
         }
         Matcher unit =
                 UNIT_BEHIND.matcher(source.line(draft.writing.get(0)).text().strip());
-        return unit.matches() ? new NumericEntry.Key(key.value(), key.tolerance(), unit.group(1)) : key;
+        return unit.matches() ? Optional.of(unit.group(1)) : Optional.empty();
     }
 
     /** A single gap that wants a number and nothing else. */
@@ -437,9 +446,11 @@ final class QuestionMaker {
                         .orElse(0);
     }
 
-    private static Question withoutKey(Draft draft, Particulars particulars, String said) {
+    private Question withoutKey(Draft draft, Particulars particulars, String said) {
         String stem = particulars.stem().plain();
-        boolean asksNumber = NUMBER_ASKED.matcher(stem).matches() && draft.writingLines() <= 1;
+        boolean asksNumber = draft.writingLines() <= 1
+                && (NUMBER_ASKED.matcher(stem).matches()
+                        || unitBehindRoom(draft).filter(UnitSymbols::isSymbol).isPresent());
         boolean explains = EXPLAIN.matcher(stem).matches() || draft.writingLines() > 1 || !draft.models.isEmpty();
         if (said.isEmpty() && !explains && asksNumber) {
             return new NumericEntry(particulars, Optional.empty());

@@ -193,10 +193,17 @@ final class RoleScorer {
         double fit = -CLEAR;
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) ? SURE : 0;
-        fit += cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() ? CLEAR + LEANING : 0;
+        // "Circle T or F." right below a head tells what to do there.
+        boolean told = from.role() == Role.SECTION
+                && cues.is(Trait.INSTRUCTION_WORD)
+                && cues.is(Trait.ENDS_SENTENCE)
+                && cues.labels().isEmpty();
+        fit -= told ? CLEAR : 0;
+        boolean typeHead = cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && !told;
+        fit += typeHead ? CLEAR + LEANING : 0;
         // Where one type after another has its head, the first of them has one too.
-        fit += cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && typeHeads > 2 ? LEANING + SLIGHT : 0;
-        fit += cues.is(Trait.GROUP_HEAD) ? SURE + CLEAR : 0;
+        fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
+        fit += cues.is(Trait.GROUP_HEAD) && !told ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += isLabelledHead(index, cues) || isDirection(index, cues)
                 ? SURE + LEANING

@@ -88,6 +88,10 @@ final class StemTrimmer {
     private static final Pattern WORD_BEFORE = Vocabulary.pattern(Vocabulary.ALL.either("stem") + "\\s*:\\s+(?=\\S)");
     private static final Pattern SAID_BEFORE = Pattern.compile(
             "(?:[(\\[]\\s*(\\p{Lu}\\p{L}{0,6})\\s*[)\\]]|_+\\s*(\\p{Lu}\\p{L}{0,9})\\s*_+|[TVRWJP]\\s?/\\s?[FOWN])\\s+(?=[\\p{Lu}\u00bf])");
+    /** "__B__ Which …", "__a, c__ Which …": the letters of the right options, on a rule before what is asked. */
+    private static final Pattern LETTERS_BEFORE =
+            Pattern.compile("_+\\s*([A-Ha-h](?:\\s*,?\\s*[A-Ha-h]){0,6})\\s*_+\\s+(?=[\\p{Lu}\u00bf\u201c\"(])");
+
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
 
     /** "Decide whether the statements are right or wrong": the pair ends the sentence. */
@@ -138,7 +142,7 @@ final class StemTrimmer {
         }
         rest = withoutReason(draft, rest);
         for (int round = 0; round < 2; round++) {
-            rest = withoutDifficulty(rest);
+            rest = withoutDifficulty(draft, rest);
             rest = withoutPoints(draft, rest);
             rest = withoutJudgement(draft, rest);
             rest = draft.stem.isEmpty() ? withoutLead(draft, withoutDash(rest)) : rest;
@@ -258,11 +262,14 @@ final class StemTrimmer {
     }
 
     /** "(Easy) What is …": how hard it is says the author to himself. */
-    private Segment withoutDifficulty(Segment segment) {
+    private Segment withoutDifficulty(Draft draft, Segment segment) {
         String text = source.text(segment);
         Matcher matcher = DIFFICULTY.matcher(text);
         boolean bracketed = text.indexOf('(') >= 0 || text.indexOf('[') >= 0;
         while (bracketed && matcher.find()) {
+            if (draft.judgement.isEmpty()) {
+                draft.judgement = JudgedBy.in(matcher.group()).orElse(List.of());
+            }
             boolean all = matcher.start() == 0 && matcher.end() == text.length();
             if (all) {
                 return new Segment(segment.line(), segment.to(), segment.to());
@@ -326,16 +333,26 @@ final class StemTrimmer {
         }
         Matcher said = SAID_BEFORE.matcher(source.text(segment));
         if (!draft.judgement.isEmpty() || !said.lookingAt()) {
-            return segment;
+            return withoutLetters(draft, segment);
         }
         Optional<String> written = Optional.ofNullable(said.group(1)).or(() -> Optional.ofNullable(said.group(2)));
         Optional<Integer> judged = written.flatMap(AnswerParser::judgement);
         if (written.isPresent() && judged.isEmpty()) {
-            return segment;
+            return withoutLetters(draft, segment);
         }
         draft.judgement = List.of("True", "False");
         draft.judgementMarked = judged;
         return new Segment(segment.line(), segment.from() + said.end(), segment.to());
+    }
+
+    private Segment withoutLetters(Draft draft, Segment segment) {
+        Matcher letters = LETTERS_BEFORE.matcher(source.text(segment));
+        if (draft.marginKey.isPresent() || !letters.lookingAt()) {
+            return segment;
+        }
+        draft.marginKey = Optional.of(new Draft.Announced(
+                letters.group(1), new Segment(segment.line(), segment.from(), segment.from() + letters.end())));
+        return new Segment(segment.line(), segment.from() + letters.end(), segment.to());
     }
 
     /** "( x ) true   (  ) false": which of the two has its box ticked, 0-based; empty where none or both have. */

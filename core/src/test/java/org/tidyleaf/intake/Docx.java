@@ -10,31 +10,31 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 
 /** Small .docx files for tests: the XML that matters is written out in the test itself. */
-final class Docx {
+public final class Docx {
     private static final String NAMESPACES = " xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\""
             + " xmlns:m=\"http://schemas.openxmlformats.org/officeDocument/2006/math\"";
 
     private final Map<String, String> parts = new LinkedHashMap<>();
 
-    static Docx body(String xml) {
+    public static Docx body(String xml) {
         return new Docx()
                 .part("word/document.xml", "<w:document" + NAMESPACES + "><w:body>" + xml + "</w:body></w:document>");
     }
 
-    static String paragraph(String text) {
+    public static String paragraph(String text) {
         return "<w:p><w:r><w:t xml:space=\"preserve\">" + text + "</w:t></w:r></w:p>";
     }
 
-    Docx numbering(String xml) {
+    public Docx numbering(String xml) {
         return part("word/numbering.xml", "<w:numbering" + NAMESPACES + ">" + xml + "</w:numbering>");
     }
 
-    Docx part(String name, String xml) {
+    public Docx part(String name, String xml) {
         parts.put(name, xml);
         return this;
     }
 
-    byte[] bytes() {
+    public byte[] bytes() {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
             for (Map.Entry<String, String> part : parts.entrySet()) {

@@ -9,15 +9,12 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
-import org.tidyleaf.question.ChoiceQuestion;
-import org.tidyleaf.question.Question;
 
 /**
  * Whole documents of many habits (in the folder {@code documents} of the test resources), each with what a careful
@@ -47,17 +44,18 @@ class WholeDocumentsTest {
     void aDocumentIsReadAsACarefulTeacherWould(Path document) throws IOException, IntakeException {
         String name = document.getFileName().toString();
         Path expected = folder().resolve(name.substring(0, name.indexOf('.')) + ".expected");
-        assertThat(shown(read(document))).isEqualTo(Files.readString(expected).strip());
+        assertThat(Shown.reading(read(document)))
+                .isEqualTo(Files.readString(expected).strip());
     }
 
     /** The bar of the reading contract: one test saved in five formats is the same questions. */
     @Test
     void theSameTestInFiveFormatsIsTheSameQuestions() throws IOException, IntakeException {
         Path formats = folder().resolveSibling("formats");
-        String docx = shown(read(formats.resolve("bevel.docx")));
+        String docx = Shown.reading(read(formats.resolve("bevel.docx")));
         assertThat(docx).contains("8 grid 3p Tick the right box in each row.", "* cut an angle", "= stock / handle");
         for (String ending : List.of("odt", "rtf", "doc", "pdf")) {
-            assertThat(shown(read(formats.resolve("bevel." + ending))))
+            assertThat(Shown.reading(read(formats.resolve("bevel." + ending))))
                     .as(ending)
                     .isEqualTo(docx);
         }
@@ -80,66 +78,5 @@ class WholeDocumentsTest {
     private static Reading read(Path document) throws IOException, IntakeException {
         String name = document.getFileName().toString();
         return new Reader().read(new Intake().read(name, Files.readAllBytes(document)), Pins.NONE, Optional.empty());
-    }
-
-    private static String shown(Reading reading) {
-        StringBuilder text = new StringBuilder(reading.title()).append('\n');
-        int section = -1;
-        int passage = -1;
-        for (ReadQuestion read : reading.questions()) {
-            var particulars = read.question().particulars();
-            if (particulars.section() != section) {
-                section = particulars.section();
-                text.append("== ")
-                        .append(
-                                section < 0
-                                        ? ""
-                                        : reading.sections().get(section).title())
-                        .append('\n');
-            }
-            if (particulars.stimulus() != passage) {
-                passage = particulars.stimulus();
-                String words =
-                        passage < 0 ? "" : reading.stimuli().get(passage).text().plain();
-                text.append("-- ")
-                        .append(words, 0, Math.min(40, words.length()))
-                        .append('\n');
-            }
-            text.append(question(read.question())).append('\n');
-        }
-        reading.snags()
-                .forEach(snag -> text.append("! ")
-                        .append(snag.kind())
-                        .append(" line ")
-                        .append(snag.line())
-                        .append('\n'));
-        return text.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
-    }
-
-    private static String question(Question question) {
-        var particulars = question.particulars();
-        String head = particulars.number() + " " + question.type().label()
-                + particulars
-                        .points()
-                        .map(points -> " " + points.toPlainString() + "p")
-                        .orElse("") + " "
-                + particulars.stem().plain();
-        return head + (question instanceof ChoiceQuestion choice ? options(choice) : answer(question));
-    }
-
-    private static String options(ChoiceQuestion choice) {
-        StringBuilder options = new StringBuilder();
-        for (int i = 0; i < choice.options().size(); i++) {
-            options.append("\n    ")
-                    .append(choice.key().contains(i) ? "*" : "-")
-                    .append(' ')
-                    .append(choice.options().get(i).text().plain());
-        }
-        return options.toString();
-    }
-
-    private static String answer(Question question) {
-        String answer = AnswerText.of(question);
-        return answer.isEmpty() ? "" : "\n    = " + answer.replace("\n", "\n    = ");
     }
 }

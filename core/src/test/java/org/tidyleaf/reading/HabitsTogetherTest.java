@@ -1,0 +1,47 @@
+package org.tidyleaf.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.stream.LongStream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.tidyleaf.intake.Intake;
+import org.tidyleaf.intake.IntakeException;
+
+/**
+ * Habits that each are read well alone must be read well together: tests are typed by drawn habits, and what was put in has to come
+ * out. {@code -Dtidyleaf.made=1000} draws more of them, {@code -Dtidyleaf.made.folder=FOLDER} keeps each with what was wanted and
+ * what was read.
+ */
+class HabitsTogetherTest {
+
+    static LongStream seeds() {
+        return LongStream.range(0, Integer.getInteger("tidyleaf.made", 50));
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void whatWasPutInIsReadOut(long seed) throws IntakeException, IOException {
+        MadeTest made = new MadeTest(seed);
+        byte[] bytes = made.fileName().endsWith(".docx")
+                ? made.page().docx()
+                : made.page().text().getBytes(StandardCharsets.UTF_8);
+        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
+        String read = Shown.tidy(Shown.questions(reading));
+        String folder = System.getProperty("tidyleaf.made.folder", "");
+        if (!folder.isEmpty()) {
+            Path to = Files.createDirectories(Path.of(folder));
+            Files.writeString(to.resolve(seed + ".habits"), made.habits().toString());
+            Files.writeString(to.resolve(seed + ".page"), made.page().text());
+            Files.writeString(to.resolve(seed + ".want"), made.expected());
+            Files.writeString(to.resolve(seed + ".got"), read);
+            Files.write(to.resolve(made.fileName().replace("made", String.valueOf(seed))), bytes);
+        }
+        assertThat(read).as("%s%n%s", made.habits(), made.page().text()).isEqualTo(made.expected());
+    }
+}

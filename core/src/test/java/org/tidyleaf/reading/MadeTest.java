@@ -1,0 +1,427 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import org.tidyleaf.reading.MadeHabits.Judging;
+import org.tidyleaf.reading.MadeHabits.Key;
+import org.tidyleaf.reading.MadeHabits.Layout;
+import org.tidyleaf.reading.MadeHabits.Letters;
+import org.tidyleaf.reading.MadeHabits.Numbers;
+import org.tidyleaf.reading.MadeHabits.Points;
+import org.tidyleaf.reading.MadePage.Look;
+import org.tidyleaf.reading.MadePage.Words;
+
+/** A test typed by {@link MadeHabits}, and what is to be understood of it, in the words of {@link Shown}. */
+final class MadeTest {
+
+    private static final String TITLE = "Keeping Bees: end of course test";
+
+    private final Random random;
+    private final MadeHabits habits;
+    private final MadePage page = new MadePage();
+    private final StringBuilder expected = new StringBuilder();
+    private final List<String> numbers = new ArrayList<>();
+    private final List<String> answers = new ArrayList<>();
+    private int number;
+    private final String fileName;
+    private int partsSoFar;
+    private int list;
+
+    MadeTest(long seed) {
+        random = new Random(seed * 0x9E3779B97F4A7C15L);
+        habits = MadeHabits.of(random);
+        write();
+        boolean plain = !page.needsWordProcessor() && habits.key() != Key.BOLD && random.nextBoolean();
+        fileName = plain ? "made.txt" : "made.docx";
+    }
+
+    MadeHabits habits() {
+        return habits;
+    }
+
+    MadePage page() {
+        return page;
+    }
+
+    String expected() {
+        return Shown.tidy(expected.toString());
+    }
+
+    String fileName() {
+        return fileName;
+    }
+
+    private void write() {
+        if (habits.header()) {
+            page.line("Wrenfield Evening College");
+        }
+        page.line(TITLE, Look.BOLD);
+        if (habits.header()) {
+            page.line("Name: ____________________    Date: ______________");
+            page.blank();
+        }
+        list = page.list("decimal", "%1.");
+        List<Runnable> kinds = new ArrayList<>(List.of(
+                () -> part("Multiple choice", "Choose the best answer.", 6, MadeContent.CHOICES, this::choice),
+                () -> part("True or false", judgingWords(), 5, MadeContent.STATEMENTS, this::statement),
+                () -> part("Complete the sentences", "Write one word in each gap.", 4, MadeContent.GAPS, this::gap),
+                () -> part("Short answers", "Answer in a word or two.", 3, MadeContent.SHORT, this::asked),
+                () -> part("Several answers", "More than one answer is right.", 3, MadeContent.SEVERAL, this::choice),
+                () -> part("Calculate", "Give the unit as well.", 3, MadeContent.NUMBERS, this::number),
+                () -> part("Matching", "", 2, MadeContent.PAIRS, this::pairs),
+                () -> part("Ordering", "", 2, MadeContent.STEPS, this::steps),
+                () -> part("Essay questions", "Answer in full sentences.", 2, MadeContent.ESSAYS, this::essay)));
+        Collections.shuffle(kinds, random);
+        kinds.subList(0, 3 + random.nextInt(4)).forEach(Runnable::run);
+        if (habits.key().list()) {
+            keyList();
+        }
+    }
+
+    private String judgingWords() {
+        return switch (habits.judging()) {
+            case BLANK -> "Write T for true or F for false on each line.";
+            case HEADED -> "Write true or false.";
+            case LETTERS -> "Circle T or F.";
+            default -> "Are these statements true or false?";
+        };
+    }
+
+    private <T> void part(String title, String instructions, int most, List<T> content, Consumer<T> write) {
+        List<T> chosen = new ArrayList<>(content);
+        Collections.shuffle(chosen, random);
+        if (habits.parts()) {
+            page.blank();
+            String head = "Part " + (char) ('A' + partsSoFar++) + ": " + title;
+            page.line(head + (habits.points() == Points.HEADING ? " (2 points each)" : ""), Look.BOLD);
+            expected.append("== ").append(head).append('\n');
+            if (!instructions.isEmpty()) {
+                page.line(instructions);
+            }
+            if (habits.restart()) {
+                number = 0;
+                list = page.list("decimal", "%1.");
+                numbers.add("");
+                answers.add(head.substring(0, 6));
+            }
+        }
+        chosen.subList(0, Math.min(chosen.size(), 2 + random.nextInt(most))).forEach(write);
+    }
+
+    // -- the parts of a question
+
+    private void stem(String front, String words, String behind) {
+        number++;
+        if (habits.airy()) {
+            page.blank();
+        }
+        String printed =
+                habits.numbers().format.contains("%") ? habits.numbers().format.formatted(number) : "";
+        String text = (habits.points() == Points.BEFORE ? habits.points().words : "")
+                + words
+                + behind
+                + (habits.points() == Points.BEFORE ? "" : habits.points().words);
+        if (habits.numbers() == Numbers.AUTOMATIC) {
+            page.line(List.of(new Words(front + text, Look.PLAIN)), 0, list);
+        } else if (habits.numbers() == Numbers.LINE_ABOVE) {
+            page.line(printed, Look.BOLD);
+            page.line(front + text);
+        } else if (habits.numbers() == Numbers.BOLD) {
+            page.line(List.of(new Words(front + printed, Look.BOLD), new Words(text, Look.PLAIN)), 0, 0);
+        } else {
+            page.line(front + printed + text);
+        }
+    }
+
+    private void expect(String type, String stem, String rest) {
+        expected.append(number).append(' ').append(type).append(habits.points() == Points.NONE ? " " : " 2p ");
+        expected.append(stem).append(rest).append('\n');
+    }
+
+    private void answer(String words, String why) {
+        if (habits.key().line()) {
+            page.line(switch (habits.key()) {
+                        case ANS_LINE -> "Ans: ";
+                        case CORRECT_ANSWER_LINE -> "Correct answer: ";
+                        default -> "Answer: ";
+                    }
+                    + words);
+            if (habits.why() != MadeHabits.Why.NONE && !why.isEmpty()) {
+                page.line(habits.why().words + why);
+            }
+        } else if (habits.key().list()) {
+            numbers.add(String.valueOf(number));
+            answers.add(words);
+        }
+        if (habits.labels()) {
+            page.line("Difficulty: " + (number % 2 == 0 ? "easy" : "medium"));
+        }
+    }
+
+    private boolean hasKey() {
+        return habits.key().line() || habits.key().list();
+    }
+
+    // -- the types
+
+    private void choice(MadeContent.Choice choice) {
+        String letters =
+                choice.right().stream().sorted().map(habits.letters()::letter).collect(Collectors.joining(", "));
+        boolean inFront = habits.key() == Key.LETTER_IN_FRONT;
+        boolean short_ = choice.options().stream().mapToInt(String::length).sum() < 70;
+        Layout layout = short_ ? habits.layout() : Layout.LINES;
+        String front = inFront ? "__" + letters.replace(", ", "") + "__ " : "";
+        if (layout == Layout.BEHIND_THE_STEM && habits.key().look() == Look.PLAIN && habits.points() == Points.NONE) {
+            stem(front, choice.stem(), " " + String.join(" ", options(choice)));
+        } else {
+            stem(front, choice.stem(), "");
+            options(layout, choice);
+        }
+        answer(letters, choice.why());
+        boolean keyed = habits.key() != Key.NONE;
+        StringBuilder rest = new StringBuilder();
+        for (int i = 0; i < choice.options().size(); i++) {
+            rest.append("\n    ")
+                    .append(keyed && choice.right().contains(i) ? "* " : "- ")
+                    .append(choice.options().get(i));
+        }
+        boolean several = choice.right().size() > 1;
+        expect(several ? "multiple-choice" : "single-choice", choice.stem(), rest.toString());
+    }
+
+    private List<String> options(MadeContent.Choice choice) {
+        List<String> printed = new ArrayList<>();
+        for (int i = 0; i < choice.options().size(); i++) {
+            boolean right = choice.right().contains(i);
+            String label = habits.letters() == Letters.AUTOMATIC
+                    ? ""
+                    : habits.letters().label(i);
+            printed.add((right && habits.key() == Key.STAR_BEFORE ? "*" : "")
+                    + label
+                    + choice.options().get(i)
+                    + (right ? behind() : ""));
+        }
+        return printed;
+    }
+
+    private String behind() {
+        return switch (habits.key()) {
+            case STAR_BEHIND -> " *";
+            case TICK_BEHIND -> " \u2713";
+            case CORRECT_BEHIND -> " (correct)";
+            default -> "";
+        };
+    }
+
+    private void options(Layout layout, MadeContent.Choice choice) {
+        List<String> printed = options(choice);
+        List<Words> words = new ArrayList<>();
+        for (int i = 0; i < printed.size(); i++) {
+            boolean right = choice.right().contains(i);
+            words.add(new Words(printed.get(i), right ? habits.key().look() : Look.PLAIN));
+        }
+        int letters = habits.letters() == Letters.AUTOMATIC ? page.list("lowerLetter", "%1)") : 0;
+        switch (layout) {
+            case ONE_LINE, BEHIND_THE_STEM -> page.line(joined(words, "   "), 0, 0);
+            case ONE_LINE_OF_TABS -> page.line(joined(words, "\t"), 0, 0);
+            case TWO_A_LINE -> {
+                page.line(joined(words.subList(0, 2), "\t\t"), 0, 0);
+                page.line(joined(words.subList(2, words.size()), "\t\t"), 0, 0);
+            }
+            case TABLE -> {
+                if (habits.key().look() == Look.PLAIN) {
+                    page.table(List.of(printed.subList(0, 2), printed.subList(2, printed.size())));
+                } else {
+                    words.forEach(option -> page.line(List.of(option), 0, letters));
+                }
+            }
+            default -> words.forEach(option -> page.line(List.of(option), layout == Layout.INDENTED ? 1 : 0, letters));
+        }
+    }
+
+    private static List<Words> joined(List<Words> words, String between) {
+        List<Words> line = new ArrayList<>();
+        for (Words word : words) {
+            if (!line.isEmpty()) {
+                line.add(new Words(between, Look.PLAIN));
+            }
+            line.add(word);
+        }
+        return line;
+    }
+
+    private void statement(MadeContent.Statement statement) {
+        boolean right = statement.right();
+        String letter = right ? "T" : "F";
+        Judging judging = habits.judging();
+        if (!habits.parts() && (judging == Judging.HEADED || judging == Judging.BLANK)) {
+            judging = Judging.SLASH;
+        }
+        boolean keyed = hasKey();
+        String words = right ? "True" : "False";
+        switch (judging) {
+            case OPTIONS -> {
+                MadeContent.Choice choice = new MadeContent.Choice(
+                        "True or false: " + statement.text(), right ? 0 : 1, "", "True", "False");
+                stem(
+                        habits.key() == Key.LETTER_IN_FRONT
+                                ? "__" + habits.letters().letter(right ? 0 : 1) + "__ "
+                                : "",
+                        statement.text(),
+                        "");
+                options(Layout.LINES, choice);
+                words = habits.letters().letter(right ? 0 : 1);
+                keyed = habits.key() != Key.NONE;
+            }
+            case SLASH -> stem("", statement.text(), "  True / False");
+            case FAR -> stem("", statement.text(), "\tTrue\tFalse");
+            case IN_BRACKETS -> stem("", statement.text(), " (True/False)");
+            case LETTERS -> {
+                stem("", statement.text(), "\tT   F");
+                words = letter;
+            }
+            case BOXES -> {
+                stem("", statement.text(), "");
+                page.line("\u2610 True   \u2610 False");
+            }
+            case BLANK -> {
+                boolean inFront = habits.key() == Key.LETTER_IN_FRONT;
+                stem(inFront ? "__" + letter + "__ " : "____ ", statement.text(), "");
+                keyed |= inFront;
+                words = letter;
+            }
+            default -> stem("", statement.text(), "");
+        }
+        answer(words, statement.why());
+        expect(
+                "true-false",
+                statement.text(),
+                "\n    " + (keyed && right ? "*" : "-") + " True\n    " + (keyed && !right ? "*" : "-") + " False");
+    }
+
+    private void gap(MadeContent.Asked asked) {
+        stem("", asked.text().replace("_", habits.gap().printed), "");
+        answer(String.join(" / ", asked.accepted()), "");
+        // Where dots run into the full stop, nobody can tell it from them.
+        String stem = habits.gap() == MadeHabits.Gap.DOTS ? asked.text().replaceFirst("_\\.$", "_") : asked.text();
+        expect("text-entry", stem.replace("_", "[[1]]"), key(String.join(" / ", asked.accepted())));
+    }
+
+    private void asked(MadeContent.Asked asked) {
+        stem("", asked.text(), "");
+        if (!hasKey()) {
+            page.line("______________________________");
+        }
+        answer(String.join(" / ", asked.accepted()), "");
+        expect("text-entry", asked.text(), key(String.join(" / ", asked.accepted())));
+    }
+
+    private void number(MadeContent.Number asked) {
+        stem("", asked.text(), "");
+        if (!hasKey()) {
+            page.line("Answer: ______________ " + asked.unit());
+        }
+        answer(asked.value() + " " + asked.unit(), "");
+        expect("numeric-entry", asked.text(), key(asked.value() + " " + asked.unit()));
+    }
+
+    private void essay(MadeContent.Asked asked) {
+        stem("", asked.text(), "");
+        if (!hasKey()) {
+            page.line("______________________________________________________________");
+            page.line("______________________________________________________________");
+            page.line("______________________________________________________________");
+        }
+        answer(asked.accepted()[0], "");
+        expect("extended-text", asked.text(), key(asked.accepted()[0]));
+    }
+
+    private String key(String words) {
+        return hasKey() ? "\n    = " + words : "";
+    }
+
+    private void pairs(MadeContent.Pairs pairs) {
+        stem("", pairs.stem(), "");
+        List<List<String>> rows = new ArrayList<>();
+        for (int i = 0; i < pairs.rights().size(); i++) {
+            String left =
+                    i < pairs.lefts().size() ? (i + 1) + ") " + pairs.lefts().get(i) : "";
+            rows.add(List.of(left, (char) ('A' + i) + ") " + pairs.rights().get(i)));
+        }
+        if (number % 2 == 0) {
+            page.table(rows);
+        } else {
+            rows.forEach(row -> page.line(String.join("\t\t", row)));
+        }
+        StringBuilder typed = new StringBuilder();
+        StringBuilder key = new StringBuilder();
+        for (int i = 0; i < pairs.lefts().size(); i++) {
+            typed.append(i == 0 ? "" : ", ").append(i + 1).append('-').append((char)
+                    ('A' + pairs.key().get(i)));
+            key.append("\n    = ")
+                    .append(pairs.lefts().get(i))
+                    .append(" = ")
+                    .append(pairs.rights().get(pairs.key().get(i)));
+        }
+        answer(typed.toString(), "");
+        expect("match", pairs.stem(), hasKey() ? key.toString() : "");
+    }
+
+    private void steps(MadeContent.Steps steps) {
+        stem("", steps.stem(), "");
+        for (int i = 0; i < steps.items().size(); i++) {
+            page.line((char) ('A' + i) + ". " + steps.items().get(i));
+        }
+        StringBuilder key = new StringBuilder();
+        List<String> typed = new ArrayList<>();
+        for (int place : steps.key()) {
+            typed.add(String.valueOf((char) ('A' + place)));
+            key.append("\n    = ").append(steps.items().get(place));
+        }
+        answer(String.join(", ", typed), "");
+        expect("order", steps.stem(), hasKey() ? key.toString() : "");
+    }
+
+    // -- the key at the end
+
+    private void keyList() {
+        page.blank();
+        page.line(random.nextBoolean() ? "Answer key" : "ANSWERS", Look.BOLD);
+        if (habits.key() == Key.LIST_IN_A_TABLE && !habits.restart()) {
+            List<List<String>> rows = new ArrayList<>();
+            rows.add(List.of("Question", "Answer"));
+            for (int i = 0; i < numbers.size(); i++) {
+                rows.add(List.of(numbers.get(i), answers.get(i)));
+            }
+            page.table(rows);
+            return;
+        }
+        StringBuilder row = new StringBuilder();
+        for (int i = 0; i < numbers.size(); i++) {
+            if (numbers.get(i).isEmpty()) {
+                flush(row);
+                page.line(answers.get(i));
+                continue;
+            }
+            row.append(row.isEmpty() ? "" : "   ")
+                    .append(numbers.get(i))
+                    .append(". ")
+                    .append(answers.get(i));
+            if (habits.key() != Key.LIST_IN_ROWS || row.length() > 60) {
+                flush(row);
+            }
+        }
+        flush(row);
+    }
+
+    private void flush(StringBuilder row) {
+        if (!row.isEmpty()) {
+            page.line(row.toString());
+            row.setLength(0);
+        }
+    }
+}

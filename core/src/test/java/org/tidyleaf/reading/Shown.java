@@ -1,0 +1,82 @@
+package org.tidyleaf.reading;
+
+import java.util.stream.Collectors;
+import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Question;
+
+/** A reading as text that a person can check: sections, passages, questions with options or answers, and snags. */
+final class Shown {
+
+    private Shown() {}
+
+    static String reading(Reading reading) {
+        StringBuilder text = new StringBuilder(reading.title()).append('\n').append(questions(reading));
+        reading.snags()
+                .forEach(snag -> text.append("! ")
+                        .append(snag.kind())
+                        .append(" line ")
+                        .append(snag.line())
+                        .append('\n'));
+        return tidy(text.toString());
+    }
+
+    /** The sections, passages and questions alone. */
+    static String questions(Reading reading) {
+        StringBuilder text = new StringBuilder();
+        int section = -1;
+        int passage = -1;
+        for (ReadQuestion read : reading.questions()) {
+            var particulars = read.question().particulars();
+            if (particulars.section() != section) {
+                section = particulars.section();
+                text.append("== ")
+                        .append(
+                                section < 0
+                                        ? ""
+                                        : reading.sections().get(section).title())
+                        .append('\n');
+            }
+            if (particulars.stimulus() != passage) {
+                passage = particulars.stimulus();
+                String words =
+                        passage < 0 ? "" : reading.stimuli().get(passage).text().plain();
+                text.append("-- ")
+                        .append(words, 0, Math.min(40, words.length()))
+                        .append('\n');
+            }
+            text.append(question(read.question())).append('\n');
+        }
+        return text.toString();
+    }
+
+    static String tidy(String text) {
+        return text.strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
+    }
+
+    private static String question(Question question) {
+        var particulars = question.particulars();
+        String head = particulars.number() + " " + question.type().label()
+                + particulars
+                        .points()
+                        .map(points -> " " + points.toPlainString() + "p")
+                        .orElse("") + " "
+                + particulars.stem().plain();
+        return head + (question instanceof ChoiceQuestion choice ? options(choice) : answer(question));
+    }
+
+    private static String options(ChoiceQuestion choice) {
+        StringBuilder options = new StringBuilder();
+        for (int i = 0; i < choice.options().size(); i++) {
+            options.append("\n    ")
+                    .append(choice.key().contains(i) ? "*" : "-")
+                    .append(' ')
+                    .append(choice.options().get(i).text().plain());
+        }
+        return options.toString();
+    }
+
+    private static String answer(Question question) {
+        String answer = AnswerText.of(question);
+        return answer.isEmpty() ? "" : "\n    = " + answer.replace("\n", "\n    = ");
+    }
+}
