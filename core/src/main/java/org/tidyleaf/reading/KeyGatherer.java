@@ -56,7 +56,10 @@ final class KeyGatherer {
     static final Pattern LEFT_NUMBER = Pattern.compile(
             "(?:_+\\s*(?:\\p{L}_+\\s*)?|[(\\[]\\s*\\p{L}?\\s*[)\\]]\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 
-    /** A format marks keys if it sets some but not all options apart in most questions that have no other key. */
+    /**
+     * A format marks keys if it sets some but not all options apart in most questions that have no other key. A pair to judge by is
+     * there to be ticked, whatever the author does elsewhere.
+     */
     private void findFormattingHabit() {
         for (Emphasis format : KEY_FORMATS) {
             int good = 0;
@@ -66,7 +69,7 @@ final class KeyGatherer {
                     int marked = marked(draft, format).size();
                     boolean tells = marked > 0 && marked < draft.options.size();
                     good += tells ? 1 : 0;
-                    silent += !tells && explicit(draft).isEmpty() ? 1 : 0;
+                    silent += !tells && !isJudged(draft) && explicit(draft).isEmpty() ? 1 : 0;
                 }
             }
             if (good > 0 && good >= silent) {

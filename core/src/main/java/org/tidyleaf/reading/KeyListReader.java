@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -69,9 +70,8 @@ final class KeyListReader {
             + ")\\.?\\s*[(]?\\d{1,3}[):.]*\\s+[(]?1[).:]?\\s+\\p{L}.*\\b2[).:]?\\s.*");
 
     /** "2. 1-C, 2-A, 3-B": behind the number of the question the pairs that answer it. */
-    private static final Pattern INNER_PAIRS =
-            Pattern.compile("\\s*[(]?\\d{1,3}\\s*[).:]\\s*1\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b"
-                    + "(?:[\\s,;]{1,3}\\d{1,2}\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b){1,40}\\s*[.]?\\s*");
+    private static final Pattern PAIRS = Pattern.compile("(?<=[).:]\\s{0,3})1\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b"
+            + "(?:[,;]?\\s{1,2}\\d{1,2}\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b){1,40}");
 
     /** Shorter answers are whole, whatever stands below them. */
     private static final int UNFINISHED = 30;
@@ -389,11 +389,15 @@ final class KeyListReader {
         String sign = "";
         int from = -1;
         boolean inner = INNER_NUMBERS.matcher(text).matches()
-                || INNER_PAIRS.matcher(text).matches()
                 || WORDED_NUMBERS.matcher(text).find()
                 || WORDED_NUMBER.matcher(text).lookingAt();
+        List<MatchResult> pairs = PAIRS.matcher(text).results().toList();
         while (matcher.find()) {
             int value = Integer.parseInt(matcher.group(1));
+            int at = matcher.start(1);
+            if (from >= 0 && pairs.stream().anyMatch(run -> at >= run.start() && at < run.end())) {
+                continue;
+            }
             boolean within =
                     from >= 0 && inner && !Character.isLetter(matcher.group().charAt(0));
             boolean next = within

@@ -44,6 +44,7 @@ final class RoleScorer {
     private final Lessons lessons;
     private final List<Cues> all;
     private final Set<Integer> loneHeads;
+    private final Set<Integer> bareOptions;
     private final int topHead;
     private final int typeHeads;
     private final Set<Integer> directions;
@@ -56,6 +57,7 @@ final class RoleScorer {
         this.all = all;
         this.habits = habits;
         this.loneHeads = LoneHeads.find(all, habits);
+        this.bareOptions = BareOptions.find(all, habits);
         this.topHead = topHead(all);
         this.directions = IntStream.range(0, all.size())
                 .filter(i -> HabitFinder.DIRECTIONS.matcher(all.get(i).text()).lookingAt())
@@ -419,7 +421,7 @@ final class RoleScorer {
         boolean option = optionLabel(cues)
                 .filter(label -> label.ordinal() - from.option() <= WIDEST_GAP)
                 .isPresent();
-        return fit - (isNextStem(index) || option ? SURE : 0);
+        return fit - (isNextStem(index) || option || bareOptions.contains(index) ? SURE : 0);
     }
 
     /** "… and reaches the halt at" breaks before its gap. */
@@ -517,6 +519,9 @@ final class RoleScorer {
         // A sign beside a line without a letter says that this question's options have none.
         boolean unlettered =
                 isSignedBare(cues) || before.filter(RoleScorer::isSignedBare).isPresent() || isSignedBelow(index);
+        if (bareOptions.contains(index)) {
+            return SURE;
+        }
         double fit = habits.lettersOptions() && !unlettered ? -CLEAR : SLIGHT;
         fit += isSignedBelow(index) && before.isPresent() && isIndentedAsBelow(index) ? LEANING + SLIGHT : 0;
         fit += cues.is(Trait.JUDGEMENT_WORD) ? CLEAR : 0;

@@ -1,0 +1,146 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.tidyleaf.reading.Cues.Trait;
+import org.tidyleaf.source.Emphasis;
+
+/**
+ * Options without letter or bullet: below each of several numbers a few short lines up to the next gap or number. That they are
+ * options shows in one of them being marked or set apart, or in their being as many below most of the numbers that have any.
+ */
+final class BareOptions {
+
+    private static final int MOST = 8;
+
+    /** Fewer lines below a number are told from a stem of two lines only by a mark. */
+    private static final int FEWEST_UNMARKED = 3;
+
+    /** So many numbers with as many lines below them are a habit. */
+    private static final int FEWEST_GROUPS = 3;
+
+    private static final Set<Emphasis> MARKS =
+            Set.of(Emphasis.HIGHLIGHT, Emphasis.COLOR, Emphasis.UNDERLINE, Emphasis.BOLD);
+
+    private BareOptions() {}
+
+    /** The places of all pieces that are such options. */
+    static Set<Integer> find(List<Cues> all, Habits habits) {
+        List<List<Integer>> groups = groups(all, habits);
+        List<List<Integer>> signed =
+                groups.stream().filter(group -> isSigned(all, group)).toList();
+        List<List<Integer>> apart =
+                groups.stream().filter(group -> isSetApart(all, group)).toList();
+        // A single line set apart below a number may be the next heading.
+        List<List<Integer>> marked = new ArrayList<>(signed);
+        marked.addAll(apart.size() > 1 ? apart : List.of());
+        Set<Integer> sizes = marked.stream().map(List::size).collect(Collectors.toSet());
+        if (marked.isEmpty()) {
+            List<List<Integer>> larger = groups.stream()
+                    .filter(group -> group.size() >= FEWEST_UNMARKED)
+                    .toList();
+            IntStream.rangeClosed(FEWEST_UNMARKED, MOST)
+                    .filter(size -> isHabit(larger, size))
+                    .forEach(sizes::add);
+        }
+        Set<Integer> found = new HashSet<>();
+        groups.stream()
+                .filter(group -> marked.contains(group) || sizes.contains(group.size()))
+                .forEach(found::addAll);
+        return found;
+    }
+
+    private static boolean isHabit(List<List<Integer>> groups, int size) {
+        long alike = groups.stream().filter(group -> group.size() == size).count();
+        return alike >= FEWEST_GROUPS && alike * 2 > groups.size();
+    }
+
+    private static List<List<Integer>> groups(List<Cues> all, Habits habits) {
+        List<List<Integer>> groups = new ArrayList<>();
+        for (int stem : habits.chained()) {
+            if (all.get(stem).is(Trait.GAP)) {
+                continue;
+            }
+            List<Integer> group = new ArrayList<>();
+            // Below a lone number stands first what is asked.
+            int i = isOnlyNumber(all.get(stem), habits) ? stem + 2 : stem + 1;
+            while (i < all.size()
+                    && isBare(all, i, habits)
+                    && (group.isEmpty() || all.get(i).spaceBefore() == 0)) {
+                group.add(i);
+                i++;
+            }
+            boolean whole = i == all.size() || !isLabelled(all.get(i), habits);
+            if (whole && group.size() >= 2 && group.size() <= MOST) {
+                groups.add(group);
+            }
+        }
+        return groups;
+    }
+
+    private static boolean isOnlyNumber(Cues cues, Habits habits) {
+        return habits.stemLabel(cues)
+                .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
+                .filter(text -> text.isEmpty() || PointsFinder.only(text).isPresent())
+                .isPresent();
+    }
+
+    private static boolean isBare(List<Cues> all, int piece, Habits habits) {
+        Cues cues = all.get(piece);
+        boolean other = cues.is(Trait.WRITING_LINE)
+                || cues.is(Trait.RULE)
+                || cues.is(Trait.GAP)
+                || cues.is(Trait.FILL_IN)
+                || cues.is(Trait.POINTS_ONLY)
+                || cues.is(Trait.FIGURE_ONLY)
+                || cues.is(Trait.SECTION_WORD)
+                || cues.is(Trait.HEADING)
+                || cues.is(Trait.TABULAR)
+                || cues.is(Trait.QUESTION_MARK);
+        return !other
+                && cues.is(Trait.SHORT)
+                && cues.piece().first()
+                && cues.lead().isEmpty()
+                && cues.line().layout().cell().isEmpty()
+                && !habits.chained().contains(piece)
+                && !habits.headings().contains(piece)
+                && !habits.parts().contains(piece)
+                && !isLabelled(cues, habits);
+    }
+
+    private static boolean isLabelled(Cues cues, Habits habits) {
+        return habits.optionLabel(cues).isPresent()
+                || cues.labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.BULLET
+                                || label.kind() == Label.Kind.BOX
+                                || label.kind() == Label.Kind.LETTER);
+    }
+
+    /** Whether some of the lines, but not all, have a sign. */
+    private static boolean isSigned(List<Cues> all, List<Integer> group) {
+        return isSome(group, piece -> all.get(piece).sign().isPresent());
+    }
+
+    /** Whether some of the lines, but not all, stand out by their look. */
+    private static boolean isSetApart(List<Cues> all, List<Integer> group) {
+        return MARKS.stream().anyMatch(mark -> isSome(group, piece -> isMostly(all.get(piece), mark)));
+    }
+
+    private static boolean isSome(List<Integer> group, Predicate<Integer> is) {
+        long some = group.stream().filter(is).count();
+        return some > 0 && some < group.size();
+    }
+
+    private static boolean isMostly(Cues cues, Emphasis mark) {
+        return cues.line()
+                .isMostly(
+                        mark,
+                        cues.piece().segment().from(),
+                        cues.piece().segment().to());
+    }
+}
