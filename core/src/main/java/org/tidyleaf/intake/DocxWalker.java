@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.source.Cell;
-import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
 import org.tidyleaf.source.Layout;
 import org.tidyleaf.source.Note;
@@ -277,10 +276,7 @@ final class DocxWalker {
             hidden.append(text);
             return;
         }
-        Set<Emphasis> emphasis = look.emphasis();
-        boolean ruled =
-                emphasis.contains(Emphasis.UNDERLINE) && isBlank(text) && (text.contains("\t") || text.length() >= 3);
-        lines.append(ruled ? LineCollector.RULE : text.replace('\n', ' '), emphasis, look.color());
+        lines.append(text.replace('\n', ' '), look.emphasis(), look.color());
     }
 
     private void drawing(Element drawing) {

@@ -120,11 +120,21 @@ final class LineCollector {
             }
             boolean wide =
                     to - from >= NARROWEST_RULE || text.substring(from, to).indexOf('\t') >= 0;
-            if (to > from && wide) {
+            if (to > from && wide && !isWithinWords(from, to)) {
                 replace(from, to, RULE);
                 from += RULE.length() - 1;
             }
         }
+    }
+
+    /** "A\tqueen", underlined from the letter on: the tab parts underlined words and is no room to write on. */
+    private boolean isWithinWords(int from, int to) {
+        if (to - from > 1 || from == 0 || to == text.length()) {
+            return false;
+        }
+        char before = text.charAt(from - 1);
+        boolean word = Character.isLetterOrDigit(before) || before == '.' || before == ')';
+        return word && isUnderlined(from - 1) && isUnderlined(to) && Character.isLetterOrDigit(text.charAt(to));
     }
 
     private boolean isUnderlined(int at) {

@@ -43,7 +43,7 @@ final class CueFinder {
     private static final Pattern DECORATION = Pattern.compile("(?:[\\p{So}\ufe0f\u200d]\\s*)+(?=\\p{L})");
 
     private static final Pattern SIGN_BEFORE = Pattern.compile(
-            "(?:\\*{1,2}(?=\\s?[(\\[]?[A-Za-z0-9])|[\u2713\u2714\u2705\u2611\u2192\u2605\u2606\u25ba\u274c]\ufe0f?)\\s*");
+            "(?:\\*{1,2}(?=\\s?(?:[(\\[]?[A-Za-z0-9]|[\u2022\u2023\u25aa\u25e6\u25cb\u25ef\u2610\u25a1]|[-\u2013]\\s))|[\u2713\u2714\u2705\u2611\u2192\u2605\u2606\u25ba\u274c]\ufe0f?)\\s*");
     private static final Pattern SIGN_AFTER =
             Vocabulary.pattern("\\s*(?:\\*{1,2}|[\u2713\u2714\u2705\u2611\u2605\u274c]\ufe0f?|(?:<-+|\u2190)(?:\\s*"
                     + WORDS.either("correct") + ")?|[(\\[]\\s*(?:"

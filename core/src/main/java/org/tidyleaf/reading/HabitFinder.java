@@ -307,13 +307,22 @@ final class HabitFinder {
         Map<String, Map<String, Integer>> seen = new TreeMap<>();
         for (int i = 0; i < all.size(); i++) {
             Matcher matcher = HEADING.matcher(all.get(i).text());
-            if (matcher.lookingAt() && !chained.contains(i) && all.get(i).is(Trait.SHORT)) {
+            if (matcher.lookingAt()
+                    && !chained.contains(i)
+                    && all.get(i).is(Trait.SHORT)
+                    && !isStatement(all.get(i), matcher.end())) {
                 seen.computeIfAbsent(matcher.group(1), w -> new TreeMap<>()).put(matcher.group(2), i);
             }
         }
         Set<Integer> headings = new HashSet<>();
         seen.values().stream().filter(places -> places.size() >= 2).forEach(places -> headings.addAll(places.values()));
         return headings;
+    }
+
+    /** "Plan A costs less.": a sentence that begins like a head. */
+    private static boolean isStatement(Cues cues, int behind) {
+        String text = cues.text();
+        return cues.is(Trait.ENDS_SENTENCE) && behind < text.length() && Character.isLowerCase(text.charAt(behind));
     }
 
     /** "Directions: …" again and again, with no heading above any of them, heads the questions below it. */

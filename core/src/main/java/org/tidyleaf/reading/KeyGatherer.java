@@ -58,7 +58,7 @@ final class KeyGatherer {
 
     /**
      * A format marks keys if it sets some but not all options apart in most questions that have no other key. A pair to judge by is
-     * there to be ticked, whatever the author does elsewhere.
+     * there to be ticked and steps are there to be ordered, whatever the author does elsewhere.
      */
     private void findFormattingHabit() {
         for (Emphasis format : KEY_FORMATS) {
@@ -69,7 +69,12 @@ final class KeyGatherer {
                     int marked = marked(draft, format).size();
                     boolean tells = marked > 0 && marked < draft.options.size();
                     good += tells ? 1 : 0;
-                    silent += !tells && !isJudged(draft) && explicit(draft).isEmpty() ? 1 : 0;
+                    silent += !tells
+                                    && !isJudged(draft)
+                                    && !asksForOrder(draft)
+                                    && explicit(draft).isEmpty()
+                            ? 1
+                            : 0;
                 }
             }
             if (good > 0 && good >= silent) {
@@ -293,6 +298,11 @@ final class KeyGatherer {
         return draft.options.isEmpty()
                 ? draft.judgement.stream().map(word -> "").toList()
                 : draft.options.stream().map(option -> option.label).toList();
+    }
+
+    private boolean asksForOrder(Draft draft) {
+        return draft.stem.stream()
+                .anyMatch(segment -> Vocabulary.ALL.mentions(Vocabulary.wordsOf(source.text(segment)), "order"));
     }
 
     private boolean isJudged(Draft draft) {

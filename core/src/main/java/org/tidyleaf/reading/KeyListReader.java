@@ -404,7 +404,7 @@ final class KeyListReader {
                     ? false
                     : from < 0
                             ? matcher.start() == 0
-                            : value == last + 1
+                            : value == last + 1 && !isAnswerOfNumberAbove(text, from, matcher, sign)
                                     || value == last && !matcher.group(2).isEmpty()
                                     || value > last
                                             && (value <= last + 3 && isBareBehindWord(text, matcher, sign)
@@ -438,6 +438,13 @@ final class KeyListReader {
                 && closing(number).isEmpty()
                 && text.substring(0, number.start()).matches("(?s).*\\p{L}\\s+")
                 && text.substring(number.end()).matches("(?s)\\p{L}{4,}.*");
+    }
+
+    /** "15. 16 days": the bare number right behind the one with its sign is the answer. */
+    private static boolean isAnswerOfNumberAbove(String text, int from, Matcher number, String sign) {
+        return !sign.isEmpty()
+                && closing(number).isEmpty()
+                && text.substring(from, number.start()).isBlank();
     }
 
     /** "2) comb 4) B": a bracket closes every number, and numbers without an answer are passed over. */

@@ -26,7 +26,9 @@ final class PieceSplitter {
             Pattern.compile("(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{3,}[\\s,;]*){3,40}");
 
     private static final Pattern BOX = Pattern.compile(
-            "(?<=^|\\s)(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
+            "(?<=^|\\s)\\*?(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
+
+    private static final Pattern BULLETS = Pattern.compile("(?<=^|\\s)\\*?\u2022\\s+(?=\\S)");
 
     /** "O wax      O nectar": the letter typed for a ring to tick, far from what stands before it. */
     private static final Pattern LETTER_AS_RING = Pattern.compile("(?<=^|\\s\\s|\\t)O\\s(?=\\p{L}|\\d)");
@@ -69,7 +71,8 @@ final class PieceSplitter {
                 continue;
             }
             List<Piece> announced = ListedOptions.pieces(line);
-            List<Piece> apart = slashed.pieces(line).isEmpty() ? wide.pieces(line) : slashed.pieces(line);
+            boolean boxed = !boxes(line.text()).isEmpty();
+            List<Piece> apart = slashed.pieces(line).isEmpty() && !boxed ? wide.pieces(line) : slashed.pieces(line);
             List<Piece> listed = announced.isEmpty() ? apart : announced;
             if (!listed.isEmpty()) {
                 pieces.addAll(listed);
@@ -207,7 +210,7 @@ final class PieceSplitter {
 
     /** A cheap look before the pattern is tried: typed boxes begin with a bracket, drawn ones are signs of no alphabet. */
     private static boolean mayHaveBox(String text) {
-        return text.chars().anyMatch(sign -> sign == '[' || sign == '(' || sign >= '\u25a1');
+        return text.chars().anyMatch(sign -> sign == '[' || sign == '(' || sign >= '\u2022');
     }
 
     /** "[ ] 45°   [x] 90°": boxes side by side, each with its option. */
@@ -223,6 +226,7 @@ final class PieceSplitter {
             rings.add(ring.start());
         }
         starts.addAll(rings.size() > 1 ? rings : List.of());
+        starts.addAll(starts.isEmpty() ? bullets(text) : List.of());
         if (starts.size() == 2 && isPair(text)) {
             // On a line of their own the two are options, behind a statement they are how it is judged.
             return List.of(starts.get(1));
@@ -237,6 +241,18 @@ final class PieceSplitter {
                         .filter(start -> start > 0 && !text.substring(0, start).isBlank())
                         .toList()
                 : List.of();
+    }
+
+    /** "• wax   • honey   • pollen": bullets side by side; between words that begin with none they part a list of words. */
+    private static List<Integer> bullets(String text) {
+        List<Integer> starts = new ArrayList<>();
+        Matcher matcher = BULLETS.matcher(text);
+        while (text.indexOf('\u2022') >= 0 && matcher.find()) {
+            starts.add(matcher.start());
+        }
+        boolean begins =
+                !starts.isEmpty() && text.substring(0, starts.get(0)).strip().matches("|(?s).*[?.:)\\]\u2026]");
+        return begins ? starts : List.of();
     }
 
     /** "[ ] Yes [x] No" and nothing else. */

@@ -66,8 +66,8 @@ final class StemTrimmer {
     private static final Pattern RULE_BEHIND = Pattern.compile("\\s+[_.\u2026]{4,}\\s*$");
 
     /** "3. _____ The zero mark …": the rule before a whole sentence is where its answer goes. */
-    private static final Pattern BLANK_BEFORE =
-            Pattern.compile("\\s*(?:_{3,}|\\.{4,}|\u2026{2,})\\s+(?=\\p{Lu}[^_]*[.!]\\s*$)");
+    private static final Pattern BLANK_BEFORE = Pattern.compile(
+            "\\s*(?:_{3,}|\\.{4,}|\u2026{2,})\\s+(?=(?:[(\\[][^()\\[\\]]{1,15}[)\\]]\\s*)?\\p{Lu}[^_]*[.!]\\s*$)");
 
     /** "Do bees sleep?            Yes". */
     private static final Pattern SAID_FAR = Pattern.compile("(?<=[.?!])(?:\\s{2,}|\\t)(\\p{Lu}\\p{L}{1,9})\\s*$");
