@@ -32,9 +32,8 @@ final class DocWalker {
     private static final char LINE_BREAK = 0x0B;
 
     /** Underlined blanks are a rule to write on. */
-    private static final int SHORTEST_RULE = 3;
-
     private final HWPFDocument document;
+
     private final LineCollector lines;
     private final List<Figure> figures = new ArrayList<>();
     private final List<Note> notes = new ArrayList<>();
@@ -130,10 +129,7 @@ final class DocWalker {
                     text.append(printed(c));
                 }
             }
-            boolean ruled = emphasis.contains(Emphasis.UNDERLINE)
-                    && text.toString().isBlank()
-                    && (text.indexOf("\t") >= 0 || text.length() >= SHORTEST_RULE);
-            lines.append(ruled ? LineCollector.RULE : text.toString(), emphasis, color);
+            lines.append(text.toString(), emphasis, color);
         }
         boolean hidden =
                 paragraph.numCharacterRuns() > 0 && paragraph.getCharacterRun(0).isVanished() && place == Place.BODY;

@@ -263,9 +263,7 @@ final class OdtWalker {
             });
             return;
         }
-        boolean ruled =
-                look.contains(Emphasis.UNDERLINE) && isBlank(text) && (text.contains("\t") || text.length() >= 3);
-        lines.append(ruled ? LineCollector.RULE : text, look, "");
+        lines.append(text, look, "");
     }
 
     private void element(Element e, String paragraphStyle, Set<Emphasis> look, boolean hidden) {

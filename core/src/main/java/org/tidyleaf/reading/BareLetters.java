@@ -112,9 +112,20 @@ final class BareLetters {
 
     private static boolean isLetter(Cues cues, char letter) {
         Matcher matcher = BARE.matcher(cues.text());
+        matcher.region(signEnd(cues), cues.text().length());
         return cues.labels().isEmpty()
                 && matcher.lookingAt()
                 && printed(matcher).charAt(0) == letter;
+    }
+
+    /** Where the text begins behind a star that marks it. */
+    private static int signEnd(Cues cues) {
+        String text = cues.text();
+        int at = 0;
+        while (at < text.length() && text.charAt(at) == '*') {
+            at++;
+        }
+        return at;
     }
 
     private static String printed(Matcher matcher) {
@@ -127,6 +138,7 @@ final class BareLetters {
         while (Character.isWhitespace(cues.line().text().charAt(from))) {
             from++;
         }
+        from += signEnd(cues);
         Matcher matcher = BARE.matcher(cues.line().text())
                 .region(from, cues.piece().segment().to());
         if (matcher.lookingAt()) {

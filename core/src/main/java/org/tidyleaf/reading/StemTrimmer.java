@@ -147,7 +147,8 @@ final class StemTrimmer {
             rest = withoutJudgement(draft, rest);
             rest = draft.stem.isEmpty() ? withoutLead(draft, withoutDash(rest)) : rest;
         }
-        rest = withoutBlanks(draft, rest);
+        Segment behindRule = withoutBlanks(draft, rest);
+        rest = behindRule.from() > rest.from() ? withoutPoints(draft, behindRule) : behindRule;
         if (!source.text(rest).isBlank()) {
             filledGaps(draft, source.text(rest));
             draft.stem.add(rest);

@@ -15,8 +15,8 @@ final class WideOptions {
     private static final String OPTION = WORD + "(?:\\s" + WORD + "){0,2}";
     private static final Pattern LINE = Pattern.compile(OPTION + "(?:(?:\\s{3,}|\\s?\\t\\s?)" + OPTION + "){2,5}");
     private static final Pattern BETWEEN = Pattern.compile("\\s{3,}|\\s?\\t\\s?");
-    private static final Pattern LABELLED =
-            Pattern.compile("[(\\[]?(?:[A-Za-z]|\\d{1,3})[.):\\]]?\\s.*|[*\u2022\u00b7\u2013-]\\s.*");
+    private static final Pattern LABELLED = Pattern.compile(
+            "[(\\[]?(?:[A-Za-z]|\\d{1,3})[.):\\]]?\\s.*|[*\u2022\u00b7\u2013-]\\s.*|\\*?[\u2022\u2610\u2611\u25a1\u25cb\u25ef].*");
 
     private final Set<Integer> lines = new HashSet<>();
 
