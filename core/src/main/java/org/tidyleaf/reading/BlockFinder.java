@@ -251,11 +251,13 @@ final class BlockFinder {
                         || number(from + 1)
                                 .filter(label -> label.ordinal() == 1)
                                 .isPresent());
+        boolean tabbed = from < all.size() && all.get(from).text().indexOf('\t') > 0;
         boolean throughout = from + 1 < all.size() && isNext(from + 1, Label.Kind.NUMBER, from);
         // Below pairs without numbers a number begins the next question, below pairs with numbers a letter its section.
         while (end < all.size()
                 && isPairLine(all.get(end))
                 && !beginsAnew(end, from)
+                && (!tabbed || all.get(end).text().indexOf('\t') >= 0)
                 && (numbered || number(end).isEmpty())
                 && !(throughout && number(end).isEmpty() && isLettered(end))) {
             end++;

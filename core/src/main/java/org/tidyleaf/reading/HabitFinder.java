@@ -72,6 +72,16 @@ final class HabitFinder {
         headings.addAll(ListHeads.dashed(all));
         Set<Integer> within = new HashSet<>(numbered);
         within.addAll(inBlocks);
+        series.values().forEach(seen -> {
+            Label.Kind kind = seen.get(0).label().kind();
+            List<Seen> heads = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN
+                    ? ListHeads.amongOptions(all, seen, numbered)
+                    : List.of();
+            if (heads.size() < seen.size()) {
+                heads.forEach(head -> headings.add(head.piece()));
+                seen.removeAll(heads);
+            }
+        });
         series.forEach((shape, seen) -> {
             Label.Kind kind = seen.get(0).label().kind();
             boolean lettered = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN;
@@ -310,6 +320,7 @@ final class HabitFinder {
             if (matcher.lookingAt()
                     && !chained.contains(i)
                     && all.get(i).is(Trait.SHORT)
+                    && !Vocabulary.ALL.has("option", matcher.group(1))
                     && !isStatement(all.get(i), matcher.end())) {
                 seen.computeIfAbsent(matcher.group(1), w -> new TreeMap<>()).put(matcher.group(2), i);
             }

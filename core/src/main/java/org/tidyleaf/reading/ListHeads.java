@@ -1,8 +1,10 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * "I. Circle the correct word." with questions that begin with 1 or count on right below, and so for "II.", "III.":
@@ -11,6 +13,9 @@ import java.util.Optional;
 final class ListHeads {
 
     private static final List<String> NUMERALS = List.of("I", "II", "III", "IV", "V", "VI", "VII", "VIII", "IX", "X");
+
+    /** Two lone letters may be options that lost their neighbours. */
+    private static final int FEWEST_AMONG_OPTIONS = 3;
 
     private ListHeads() {}
 
@@ -33,6 +38,45 @@ final class ListHeads {
             }
         }
         return heads >= 2 && others * 2 <= heads && countsOnce(series);
+    }
+
+    /**
+     * Heads "A. Matching", "B. Essays" where options are lettered alike: each the last between two numbers,
+     * counting on through the whole test.
+     *
+     * @param series all labels of one shape, in order
+     * @param numbered the places of numbered questions
+     */
+    static List<Seen> amongOptions(List<Cues> all, List<Seen> series, Set<Integer> numbered) {
+        List<Integer> numbers = numbered.stream().sorted().toList();
+        List<Seen> heads = new ArrayList<>();
+        for (int i = 0; i < series.size(); i++) {
+            int between = between(numbers, series.get(i).piece());
+            boolean first = i == 0 || between(numbers, series.get(i - 1).piece()) < between;
+            boolean last =
+                    i + 1 == series.size() || between(numbers, series.get(i + 1).piece()) > between;
+            boolean next = series.get(i).label().ordinal() == heads.size() + 1;
+            boolean below = between < numbers.size() || heads.size() > 1;
+            if (last && next && below && (first || isApart(all, series.get(i - 1), series.get(i)))) {
+                heads.add(series.get(i));
+            }
+        }
+        return heads.size() >= FEWEST_AMONG_OPTIONS ? heads : List.of();
+    }
+
+    /** Whether a letter does not go on with the options above it: another one was next, or it looks like no option. */
+    private static boolean isApart(List<Cues> all, Seen above, Seen here) {
+        Cues head = all.get(here.piece());
+        return here.label().ordinal() != above.label().ordinal() + 1
+                || (head.is(Cues.Trait.BOLD) || head.spaceBefore() > 0)
+                        && !all.get(above.piece()).is(Cues.Trait.BOLD)
+                        && all.get(above.piece()).spaceBefore() == 0;
+    }
+
+    /** How many of the numbers stand above a place. */
+    private static int between(List<Integer> numbers, int place) {
+        int at = Collections.binarySearch(numbers, place);
+        return at < 0 ? -at - 1 : at;
     }
 
     /** "I - Multiple choice", "II - Open questions": numerals that count on through the test, each before a dash. */

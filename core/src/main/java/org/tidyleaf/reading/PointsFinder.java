@@ -19,9 +19,10 @@ final class PointsFinder {
             + "\\.?\\s*[)\\]]|[(\\[]\\s*" + WORD + "\\.?\\s*[:=]?\\s*" + NUMBER
             + "\\s*[)\\]]|(?<=\\S\\s{5,90}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
             + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");
-    /** "2 pts" far behind a text, at the right margin. */
+    /** "2 pts" far behind a text, at the right margin, or behind a dash. */
     private static final Pattern FAR_BEHIND =
-            Vocabulary.pattern("(?<=\\S)(?:\\s*\\t|\\s{4})\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*$");
+            Vocabulary.pattern("(?:(?<=\\S)(?:\\s*\\t|\\s{4})|(?<=[^\\s\\d])\\s+[-\u2013\u2014](?=\\s))\\s*" + NUMBER
+                    + "\\s*" + WORD + "\\.?\\s*$");
 
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("type_head", "difficulty")
@@ -54,7 +55,7 @@ final class PointsFinder {
             Pattern.compile("\\b(\\d{1,2})\\s*[x\u00d7*]\\s*(\\d{1,2}(?:[.,]\\d)?)\\s*\\p{L}*\\.?\\s*=");
 
     private static final Pattern BARE_AT_END = Pattern.compile(
-            "\\s*(?:\\(\\s*(\\d{1,2}(?:[.,](?:\\d|[0257]\\d))?)\\s*\\)|[(\\[]?[_.\\s]*(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
+            "\\s*(?:\\(\\s*(\\d{1,2}(?:[.,](?:\\d|[0257]\\d))?)\\s*\\)|[(\\[]?\\s*(?:_+|\\.{2,})?(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
 
     /** A rule to write on with the points behind it is no longer. */
     private static final int LONGEST_END = 300;
@@ -109,7 +110,7 @@ final class PointsFinder {
                 return Optional.of(new Found(number(end), end.start(), end.end()));
             }
         }
-        boolean far = bare.indexOf('\t') > 0 || bare.indexOf("    ") > 0;
+        boolean far = bare.indexOf('\t') > 0 || bare.contains("    ") || hasDash(bare);
         Matcher behind = far ? atEnd(FAR_BEHIND, text) : null;
         if (behind != null && behind.find()) {
             return Optional.of(new Found(number(behind), behind.start(), behind.end()));
@@ -127,6 +128,10 @@ final class PointsFinder {
         return bracketed && start.lookingAt()
                 ? Optional.of(new Found(number(start), 0, start.end()))
                 : Optional.empty();
+    }
+
+    private static boolean hasDash(String text) {
+        return text.contains(" - ") || text.contains(" \u2013 ") || text.contains(" \u2014 ");
     }
 
     /** Points behind their word, anywhere in a line of labels: "Topic: wax | Points: 2". */

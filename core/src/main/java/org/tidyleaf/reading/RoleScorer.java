@@ -78,8 +78,9 @@ final class RoleScorer {
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
             stemLabels.put(cues, habits.stemLabel(cues).isPresent());
-            // What is a part for certain offers nothing, though options elsewhere are lettered like it.
-            optionLabels.put(cues, habits.parts().contains(i) ? Optional.empty() : habits.optionLabel(cues));
+            // What is a part or a head for certain offers nothing, though options elsewhere are lettered like it.
+            boolean other = habits.parts().contains(i) || habits.headings().contains(i);
+            optionLabels.put(cues, other ? Optional.empty() : habits.optionLabel(cues));
         }
         this.lessons = lessons;
     }
@@ -195,11 +196,7 @@ final class RoleScorer {
         double fit = -CLEAR;
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) ? SURE : 0;
-        // "Circle T or F." right below a head tells what to do there.
-        boolean told = from.role() == Role.SECTION
-                && cues.is(Trait.INSTRUCTION_WORD)
-                && cues.is(Trait.ENDS_SENTENCE)
-                && cues.labels().isEmpty();
+        boolean told = isToldBelowHead(cues, from);
         fit -= told ? CLEAR : 0;
         boolean typeHead = cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && !told;
         fit += typeHead ? CLEAR + LEANING : 0;
@@ -238,9 +235,17 @@ final class RoleScorer {
         return fit - (isNextStem(index) ? SURE : 0);
     }
 
+    /** "Circle T or F.", "More than one answer is right." right below a head tells what to do there. */
+    private static boolean isToldBelowHead(Cues cues, Step from) {
+        return from.role() == Role.SECTION
+                && (cues.is(Trait.INSTRUCTION_WORD) || cues.is(Trait.GROUP_HEAD) || cues.is(Trait.TYPE_HEAD))
+                && cues.is(Trait.ENDS_SENTENCE)
+                && cues.labels().isEmpty();
+    }
+
     private double instruction(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
         double fit = -CLEAR;
-        fit += cues.is(Trait.INSTRUCTION_WORD) ? CLEAR : 0;
+        fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(cues, from) ? CLEAR : 0;
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
         fit += cues.is(Trait.LEGEND) ? SURE : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
@@ -257,12 +262,19 @@ final class RoleScorer {
         return fit - (isNextStem(index) || optionLabel(cues).isPresent() ? SURE : 0);
     }
 
-    /** A line in bold right above a number, between lines that are not, heads what follows. */
+    /** A line in bold right above a number, or above what is to be done there, between lines that are not, heads what follows. */
     private boolean isBoldHead(int index, Cues cues) {
+        boolean told = index + 2 < all.size()
+                && cues.spaceBefore() > 0
+                && all.get(index + 1).labels().isEmpty()
+                && !all.get(index + 1).is(Trait.BOLD)
+                && all.get(index + 1).is(Trait.ENDS_SENTENCE)
+                && all.get(index + 1).spaceBefore() == 0
+                && isNextStem(index + 2);
         return !boldStems
                 && cues.is(Trait.BOLD)
                 && cues.labels().isEmpty()
-                && isNextStem(index + 1)
+                && (isNextStem(index + 1) || told)
                 && index > 0
                 && !all.get(index - 1).is(Trait.BOLD);
     }

@@ -3,7 +3,6 @@ package org.tidyleaf.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -28,20 +27,18 @@ class HabitsTogetherTest {
     @MethodSource("seeds")
     void whatWasPutInIsReadOut(long seed) throws IntakeException, IOException {
         MadeTest made = new MadeTest(seed);
-        byte[] bytes = made.fileName().endsWith(".docx")
-                ? made.page().docx()
-                : made.page().text().getBytes(StandardCharsets.UTF_8);
+        byte[] bytes = made.bytes();
         Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
         String read = Shown.tidy(Shown.questions(reading));
         String folder = System.getProperty("tidyleaf.made.folder", "");
         if (!folder.isEmpty()) {
             Path to = Files.createDirectories(Path.of(folder));
             Files.writeString(to.resolve(seed + ".habits"), made.habits().toString());
-            Files.writeString(to.resolve(seed + ".page"), made.page().text());
+            Files.writeString(to.resolve(seed + ".page"), made.text());
             Files.writeString(to.resolve(seed + ".want"), made.expected());
             Files.writeString(to.resolve(seed + ".got"), read);
             Files.write(to.resolve(made.fileName().replace("made", String.valueOf(seed))), bytes);
         }
-        assertThat(read).as("%s%n%s", made.habits(), made.page().text()).isEqualTo(made.expected());
+        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
     }
 }

@@ -1,5 +1,7 @@
 package org.tidyleaf.reading;
 
+import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 
 /**
@@ -15,6 +17,8 @@ record MadeHabits(
         Judging judging,
         Gap gap,
         Why why,
+        Heads heads,
+        boolean wrapped,
         boolean parts,
         boolean restart,
         boolean airy,
@@ -55,6 +59,8 @@ record MadeHabits(
         CAPITAL_COLON("A: "),
         CAPITAL_DASH("A - "),
         AUTOMATIC("a) "),
+        DIGIT("1) "),
+        NUMERAL("i. "),
         BULLET("\u2022 "),
         BOX("\u2610 "),
         CIRCLE("\u25cb "),
@@ -68,14 +74,23 @@ record MadeHabits(
         }
 
         boolean named() {
-            return ordinal() <= AUTOMATIC.ordinal();
+            return ordinal() <= NUMERAL.ordinal();
         }
 
         String label(int option) {
+            if (this == DIGIT || this == NUMERAL) {
+                return letter(option) + format.substring(1);
+            }
             return format.replace('a', (char) ('a' + option)).replace('A', (char) ('A' + option));
         }
 
         String letter(int option) {
+            if (this == DIGIT) {
+                return String.valueOf(option + 1);
+            }
+            if (this == NUMERAL) {
+                return List.of("i", "ii", "iii", "iv").get(option);
+            }
             return String.valueOf((char) ((format.contains("a") ? 'a' : 'A') + option));
         }
     }
@@ -106,6 +121,9 @@ record MadeHabits(
         LIST,
         LIST_IN_ROWS,
         LIST_IN_A_TABLE,
+        LIST_OF_BARE_NUMBERS,
+        LIST_OF_DASHES,
+        LIST_BY_PART,
         NONE;
 
         boolean byLetters() {
@@ -117,7 +135,7 @@ record MadeHabits(
         }
 
         boolean list() {
-            return this == LIST || this == LIST_IN_ROWS || this == LIST_IN_A_TABLE;
+            return name().startsWith("LIST");
         }
 
         MadePage.Look look() {
@@ -139,7 +157,11 @@ record MadeHabits(
         FAR("\t2 pts"),
         HEADING,
         BEFORE("(2 pts) "),
-        FAR_BRACKETS("\t(2)");
+        FAR_BRACKETS("\t(2)"),
+        SLASH(" /2"),
+        OF(" (___/2)"),
+        SHORT(" (2p)"),
+        DASH(" - 2 points");
 
         final String words;
 
@@ -149,6 +171,42 @@ record MadeHabits(
 
         Points(String words) {
             this.words = words;
+        }
+    }
+
+    enum Heads {
+        PART("Part %s: %s"),
+        SECTION("SECTION %s \u2013 %s"),
+        ROMAN("%s. %s"),
+        LETTER("%s. %s"),
+        NAME("%2$s"),
+        CAPITALS("%2$s"),
+        EXERCISE("Exercise %s. %s"),
+        NUMBERED("Part %s - %s");
+
+        private final String format;
+
+        Heads(String format) {
+            this.format = format;
+        }
+
+        String title(int place, String name) {
+            String label = switch (this) {
+                case ROMAN ->
+                    List.of("I", "II", "III", "IV", "V", "VI", "VII", "VIII").get(place);
+                case EXERCISE, NUMBERED -> String.valueOf(place + 1);
+                default -> String.valueOf((char) ('A' + place));
+            };
+            return format.formatted(label, this == CAPITALS ? name.toUpperCase(Locale.ROOT) : name);
+        }
+
+        /** How the key names the part. */
+        String inKey(int place, String name) {
+            return switch (this) {
+                case ROMAN, LETTER -> title(place, name).split(" ")[0];
+                case PART, SECTION, EXERCISE, NUMBERED -> title(place, name).split("[:.]| [-\u2013]")[0];
+                default -> title(place, name);
+            };
         }
     }
 
@@ -199,6 +257,11 @@ record MadeHabits(
         while (key.byLetters() && !letters.named()) {
             letters = one(random, Letters.values());
         }
+        Numbers numbers = one(random, Numbers.values());
+        // Nobody numbers questions and options alike.
+        while (letters == Letters.DIGIT && (numbers == Numbers.BRACKET || numbers == Numbers.TAB)) {
+            numbers = one(random, Numbers.values());
+        }
         Layout layout = random.nextBoolean() ? Layout.LINES : one(random, Layout.values());
         boolean bare = letters == Letters.BARE
                 || letters == Letters.AUTOMATIC
@@ -209,18 +272,22 @@ record MadeHabits(
             layout = Layout.LINES;
         }
         boolean parts = random.nextInt(3) > 0;
+        Gap gap = one(random, Gap.values());
         Points points = one(random, Points.values());
         return new MadeHabits(
-                one(random, Numbers.values()),
+                numbers,
                 letters,
                 layout,
                 key,
                 points == Points.HEADING && !parts ? Points.NONE : points,
                 one(random, Judging.values()),
-                one(random, Gap.values()),
+                gap,
                 key.line() ? one(random, Why.values()) : Why.NONE,
+                random.nextInt(3) == 0 ? Heads.PART : one(random, Heads.values()),
+                // Room between brackets would break in the middle.
+                random.nextInt(8) == 0 && gap != Gap.BRACKETS,
                 parts,
-                parts && random.nextInt(4) == 0,
+                parts && (key == Key.LIST_BY_PART || random.nextInt(4) == 0),
                 letters == Letters.BARE || random.nextInt(3) > 0,
                 random.nextInt(6) == 0,
                 random.nextInt(3) > 0);

@@ -81,6 +81,21 @@ final class MadePage {
         return text.toString();
     }
 
+    /** The text in lines of at most 72 signs, as some programs save it; tabs keep their line whole. */
+    String wrapped() {
+        StringBuilder wrapped = new StringBuilder();
+        for (String line : text.toString().split("\n")) {
+            String rest = line;
+            while (rest.length() > 72 && rest.indexOf('\t') < 0 && rest.lastIndexOf(' ', 72) > 0) {
+                int at = rest.lastIndexOf(' ', 72);
+                wrapped.append(rest, 0, at).append('\n');
+                rest = rest.substring(at + 1);
+            }
+            wrapped.append(rest).append('\n');
+        }
+        return wrapped.toString();
+    }
+
     byte[] docx() {
         StringBuilder numbering = new StringBuilder();
         for (int i = 0; i < lists.size(); i++) {

@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -43,8 +44,13 @@ final class MadeTest {
         return habits;
     }
 
-    MadePage page() {
-        return page;
+    /** The page as text. */
+    String text() {
+        return habits.wrapped() ? page.wrapped() : page.text();
+    }
+
+    byte[] bytes() {
+        return fileName.endsWith(".docx") ? page.docx() : text().getBytes(StandardCharsets.UTF_8);
     }
 
     String expected() {
@@ -96,7 +102,8 @@ final class MadeTest {
         Collections.shuffle(chosen, random);
         if (habits.parts()) {
             page.blank();
-            String head = "Part " + (char) ('A' + partsSoFar++) + ": " + title;
+            String head = habits.heads().title(partsSoFar, title);
+            String inKey = habits.heads().inKey(partsSoFar++, title);
             page.line(head + (habits.points() == Points.HEADING ? " (2 points each)" : ""), Look.BOLD);
             expected.append("== ").append(head).append('\n');
             if (!instructions.isEmpty()) {
@@ -106,7 +113,7 @@ final class MadeTest {
                 number = 0;
                 list = page.list("decimal", "%1.");
                 numbers.add("");
-                answers.add(head.substring(0, 6));
+                answers.add(inKey);
             }
         }
         chosen.subList(0, Math.min(chosen.size(), 2 + random.nextInt(most))).forEach(write);
@@ -174,7 +181,8 @@ final class MadeTest {
         boolean inFront = habits.key() == Key.LETTER_IN_FRONT;
         boolean short_ = choice.options().stream().mapToInt(String::length).sum() < 70;
         Layout layout = short_ ? habits.layout() : Layout.LINES;
-        String front = inFront ? "__" + letters.replace(", ", "") + "__ " : "";
+        boolean single = habits.letters() != Letters.DIGIT && habits.letters() != Letters.NUMERAL;
+        String front = inFront ? "__" + (single ? letters.replace(", ", "") : letters) + "__ " : "";
         if (layout == Layout.BEHIND_THE_STEM && habits.key().look() == Look.PLAIN && habits.points() == Points.NONE) {
             stem(front, choice.stem(), " " + String.join(" ", options(choice)));
         } else {
@@ -404,7 +412,11 @@ final class MadeTest {
         for (int i = 0; i < numbers.size(); i++) {
             if (numbers.get(i).isEmpty()) {
                 flush(row);
-                page.line(answers.get(i));
+                if (habits.key() == Key.LIST_BY_PART) {
+                    row.append(answers.get(i)).append(": ");
+                } else {
+                    page.line(answers.get(i));
+                }
                 continue;
             }
             row.append(row.isEmpty() ? "" : "   ")
