@@ -24,6 +24,10 @@ final class AnswerParser {
     private static final Pattern LETTER_AND_TEXT =
             Pattern.compile("\\s*[(\\[]?([A-Za-z])(?:[).\\]:-]|\\s+[-\u2013\u2014:=](?=\\s))\\s*(.+)");
 
+    /** "B", "AC", "1, 3", "i, iii": what options are called, as an alternative of a pattern. */
+    static final String OPTION_NAMES = "[A-H](?:\\s*,?\\s*[A-H]){0,6}|[1-9](?:\\s*,\\s*[1-9]){0,6}"
+            + "|(?:iv|v|i{1,3})(?:\\s*,\\s*(?:iv|v|i{1,3})){0,4}";
+
     /** "ACD": letters in a row, each further on in the alphabet than the one before. */
     private static final Pattern RUN = Pattern.compile("\\s*(?=\\S{2})(?:A?B?C?D?E?F?G?H?|a?b?c?d?e?f?g?h?)\\s*");
 

@@ -21,7 +21,7 @@ final class BareOptions {
     /** Fewer lines below a number are told from a stem of two lines only by a mark. */
     private static final int FEWEST_UNMARKED = 3;
 
-    /** So many numbers with as many lines below them are a habit. */
+    /** So many numbers with as many lines below them are a habit; two are where no other has any. */
     private static final int FEWEST_GROUPS = 3;
 
     private static final Set<Emphasis> MARKS =
@@ -31,7 +31,7 @@ final class BareOptions {
 
     /** The places of all pieces that are such options. */
     static Set<Integer> find(List<Cues> all, Habits habits) {
-        List<List<Integer>> groups = groups(all, habits);
+        List<List<Integer>> groups = evenlySpaced(all, groups(all, habits));
         List<List<Integer>> signed =
                 groups.stream().filter(group -> isSigned(all, group)).toList();
         List<List<Integer>> apart =
@@ -55,15 +55,23 @@ final class BareOptions {
         return found;
     }
 
+    /** Where options stand right below what is asked, lines behind a gap are something else. */
+    private static List<List<Integer>> evenlySpaced(List<Cues> all, List<List<Integer>> groups) {
+        List<List<Integer>> close = groups.stream()
+                .filter(group -> all.get(group.get(0)).spaceBefore() == 0)
+                .toList();
+        return close.isEmpty() ? groups : close;
+    }
+
     private static boolean isHabit(List<List<Integer>> groups, int size) {
         long alike = groups.stream().filter(group -> group.size() == size).count();
-        return alike >= FEWEST_GROUPS && alike * 2 > groups.size();
+        return alike >= FEWEST_GROUPS && alike * 2 > groups.size() || alike == 2 && groups.size() == 2;
     }
 
     private static List<List<Integer>> groups(List<Cues> all, Habits habits) {
         List<List<Integer>> groups = new ArrayList<>();
         for (int stem : habits.chained()) {
-            if (all.get(stem).is(Trait.GAP)) {
+            if (hasGap(all.get(stem))) {
                 continue;
             }
             List<Integer> group = new ArrayList<>();
@@ -81,6 +89,16 @@ final class BareOptions {
             }
         }
         return groups;
+    }
+
+    /** "(___/2)" is room for the points and no gap. */
+    private static boolean hasGap(Cues stem) {
+        String text = stem.text();
+        int end = PointsFinder.beside(text)
+                .filter(points -> points.from() > 0)
+                .map(PointsFinder.Found::from)
+                .orElse(text.length());
+        return stem.is(Trait.GAP) && ProseMaker.gapsIn(text.substring(0, end)) > 0;
     }
 
     private static boolean isOnlyNumber(Cues cues, Habits habits) {
@@ -101,6 +119,8 @@ final class BareOptions {
                 || cues.is(Trait.SECTION_WORD)
                 || cues.is(Trait.HEADING)
                 || cues.is(Trait.TABULAR)
+                || cues.is(Trait.TYPE_HEAD)
+                || cues.is(Trait.GROUP_HEAD)
                 || cues.is(Trait.QUESTION_MARK);
         return !other
                 && cues.is(Trait.SHORT)

@@ -53,6 +53,10 @@ final class KeyListReader {
     /** "A 1 leave, 2 found": nothing behind the letter of the part but its first number. */
     private static final Pattern BARE_PART_HEAD = Pattern.compile("([A-H]|[IVX]{1,4})\\s+(?=[(]?1[.):]?\\s*\\p{L})");
 
+    private static final Pattern TITLE = Pattern.compile("(\\p{L}[^:\\d]{3,60}?)\\s*:\\s*(?=[(]?1(?!\\d))");
+
+    private static final int LONGEST_TITLE = 100;
+
     /** "distance   Bonus: a cast": what is said of something else behind a wide space. */
     private static final Pattern FIELD_BEHIND = Pattern.compile("\\s{2,}\\p{Lu}\\p{L}{2,12}\\s*:.*$");
 
@@ -239,11 +243,26 @@ final class KeyListReader {
         Matcher named = PART_HEAD.matcher(text);
         Matcher head = named.lookingAt() ? named : BARE_PART_HEAD.matcher(text);
         if (!head.lookingAt()) {
-            return text;
+            return withoutTitle(text);
         }
         heading = head.group(1);
         last = 0;
         return text.substring(head.end());
+    }
+
+    /** "Matching: 1 B; 2 C": the title of a part of the test before its answers. */
+    private String withoutTitle(String text) {
+        Matcher title = TITLE.matcher(text);
+        boolean known = title.lookingAt()
+                && all.stream()
+                        .filter(cues -> cues.text().length() < LONGEST_TITLE)
+                        .anyMatch(cues -> PointsFinder.withoutEach(cues.text()).equalsIgnoreCase(title.group(1)));
+        if (!known) {
+            return text;
+        }
+        heading = title.group(1);
+        last = 0;
+        return text.substring(title.end());
     }
 
     /** A row of numbers and, soon below it, a row of answers, parted by tabs; each row may begin with its name. */

@@ -27,6 +27,9 @@ final class NumberedHeads {
     static Set<Integer> withoutHeads(List<Cues> all, Map<String, List<Seen>> series, Map<String, List<Seen>> chains) {
         for (String shape : List.copyOf(chains.keySet())) {
             List<Seen> outer = chains.get(shape);
+            if (askBelow(all, outer)) {
+                continue;
+            }
             boolean heads = HabitFinder.isWorded(shape)
                     && chains.entrySet().stream()
                             .filter(e -> e.getValue().get(0).label().kind() == Label.Kind.NUMBER
@@ -47,6 +50,23 @@ final class NumberedHeads {
             }
         }
         return Set.of();
+    }
+
+    /** "Question 1" and nothing else, most with a question on the line below: what is listed further down are options. */
+    private static boolean askBelow(List<Cues> all, List<Seen> outer) {
+        long asking = outer.stream()
+                .filter(seen -> all.get(seen.piece())
+                                .line()
+                                .text()
+                                .substring(seen.label().end())
+                                .isBlank()
+                        && seen.piece() + 1 < all.size())
+                .map(seen -> all.get(seen.piece() + 1))
+                .filter(below -> below.labels().isEmpty()
+                        && (below.is(Trait.QUESTION_MARK)
+                                || PointsFinder.beside(below.text()).isPresent()))
+                .count();
+        return asking * 2 > outer.size();
     }
 
     /** "4. Short answers (6 marks)" in the type of headings, and right below it a list that begins with 1: the number counts parts. */

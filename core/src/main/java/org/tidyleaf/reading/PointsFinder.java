@@ -32,8 +32,11 @@ final class PointsFinder {
             Vocabulary.pattern("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*(?:" + WORD + "\\.?)?\\s*\\)\\s*");
 
     /** "____ / 3 p.": a place for what was earned over what can be. */
-    private static final Pattern SCORED = Vocabulary.pattern(
-            "\\s*[(\\[]?\\s*(?:_{2,}|\\.{3,}|\u2026+)\\s*/\\s*(\\d{1,2})\\s*(?:" + WORD + "|p)?\\.?\\s*[)\\]]?\\s*$");
+    private static final String SCORE_RULE = "(?<![._\u2026])(?:_{2,}|\\.{3,}|\u2026+)";
+
+    private static final Pattern SCORED = Vocabulary.pattern("\\s*(?:[(\\[]\\s*" + SCORE_RULE + "\\s*/|" + SCORE_RULE
+            + "/|(?<=[?!:)\\]]\\s{0,9}|[^.]\\.\\s{1,9}|\\s{3}|\\t)" + SCORE_RULE + "\\s*/)\\s*(\\d{1,2})\\s*(?:" + WORD
+            + "|p)?\\.?\\s*[)\\]]?\\s*$");
 
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
     private static final Pattern EACH_BEHIND = Vocabulary.pattern("[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD
@@ -163,6 +166,14 @@ final class PointsFinder {
             }
         }
         return Optional.empty();
+    }
+
+    /** A heading without what it says of points. */
+    static String withoutEach(String heading) {
+        return each(heading)
+                .map(found -> heading.substring(0, found.from()) + heading.substring(found.to()))
+                .orElse(heading)
+                .strip();
     }
 
     /** "(1 x 5 = 5 marks)" over five questions: whichever number is not theirs is what each earns. */

@@ -196,12 +196,13 @@ final class RoleScorer {
         double fit = -CLEAR;
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) ? SURE : 0;
-        boolean told = isToldBelowHead(cues, from);
+        boolean told = isToldBelowHead(index, cues, from);
         fit -= told ? CLEAR : 0;
         boolean typeHead = cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && !told;
         fit += typeHead ? CLEAR + LEANING : 0;
         // Where one type after another has its head, the first of them has one too.
         fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
+        fit += typeHeads > 1 && isOverDirections(index, cues) ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.GROUP_HEAD) && !told ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += isLabelledHead(index, cues) || isDirection(index, cues)
@@ -235,17 +236,23 @@ final class RoleScorer {
         return fit - (isNextStem(index) ? SURE : 0);
     }
 
-    /** "Circle T or F.", "More than one answer is right." right below a head tells what to do there. */
-    private static boolean isToldBelowHead(Cues cues, Step from) {
+    /** "Circle T or F.", "More than one answer is right." right below a head and above a number tells what to do there. */
+    private boolean isToldBelowHead(int index, Cues cues, Step from) {
         return from.role() == Role.SECTION
-                && (cues.is(Trait.INSTRUCTION_WORD) || cues.is(Trait.GROUP_HEAD) || cues.is(Trait.TYPE_HEAD))
                 && cues.is(Trait.ENDS_SENTENCE)
-                && cues.labels().isEmpty();
+                && cues.labels().isEmpty()
+                && (cues.is(Trait.INSTRUCTION_WORD)
+                        || cues.is(Trait.GROUP_HEAD)
+                        || cues.is(Trait.TYPE_HEAD)
+                        || cues.is(Trait.SHORT)
+                                && !cues.is(Trait.QUESTION_MARK)
+                                && cues.lead().isEmpty()
+                                && isNextStem(index + 1));
     }
 
     private double instruction(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
         double fit = -CLEAR;
-        fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(cues, from) ? CLEAR : 0;
+        fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(index, cues, from) ? CLEAR : 0;
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
         fit += cues.is(Trait.LEGEND) ? SURE : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
@@ -264,19 +271,26 @@ final class RoleScorer {
 
     /** A line in bold right above a number, or above what is to be done there, between lines that are not, heads what follows. */
     private boolean isBoldHead(int index, Cues cues) {
-        boolean told = index + 2 < all.size()
+        return !boldStems
+                && cues.is(Trait.BOLD)
+                && cues.labels().isEmpty()
+                && (isNextStem(index + 1) || isOverDirections(index, cues))
+                && index > 0
+                && !all.get(index - 1).is(Trait.BOLD);
+    }
+
+    /** Behind a gap a line without a full stop, below it a sentence of what to do, and below that a number. */
+    private boolean isOverDirections(int index, Cues cues) {
+        return index + 2 < all.size()
                 && cues.spaceBefore() > 0
+                && cues.labels().isEmpty()
+                && !cues.is(Trait.ENDS_SENTENCE)
+                && cues.is(Trait.SHORT)
                 && all.get(index + 1).labels().isEmpty()
                 && !all.get(index + 1).is(Trait.BOLD)
                 && all.get(index + 1).is(Trait.ENDS_SENTENCE)
                 && all.get(index + 1).spaceBefore() == 0
                 && isNextStem(index + 2);
-        return !boldStems
-                && cues.is(Trait.BOLD)
-                && cues.labels().isEmpty()
-                && (isNextStem(index + 1) || told)
-                && index > 0
-                && !all.get(index - 1).is(Trait.BOLD);
     }
 
     /** "II. Multiple choice", "B. Words" in a series of such heads. */

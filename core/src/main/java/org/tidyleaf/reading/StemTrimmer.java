@@ -89,8 +89,8 @@ final class StemTrimmer {
     private static final Pattern SAID_BEFORE = Pattern.compile(
             "(?:[(\\[]\\s*(\\p{Lu}\\p{L}{0,6})\\s*[)\\]]|_+\\s*(\\p{Lu}\\p{L}{0,9})\\s*_+|[TVRWJP]\\s?/\\s?[FOWN])\\s+(?=[\\p{Lu}\u00bf])");
     /** "__B__ Which …", "__a, c__ Which …": the letters of the right options, on a rule before what is asked. */
-    private static final Pattern LETTERS_BEFORE = Pattern.compile(
-            "_+\\s*([A-Ha-h](?:\\s*,?\\s*[A-Ha-h]){0,6}|[1-9](?:\\s*,\\s*[1-9]){0,6}|(?:iv|v|i{1,3})(?:\\s*,\\s*(?:iv|v|i{1,3})){0,4})\\s*_+\\s+(?=[\\p{Lu}\u00bf\u201c\"(])");
+    private static final Pattern LETTERS_BEFORE =
+            Pattern.compile("_+\\s*((?i:" + AnswerParser.OPTION_NAMES + "))\\s*_+\\s+(?=[\\p{Lu}\u00bf\u201c\"(])");
 
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
 

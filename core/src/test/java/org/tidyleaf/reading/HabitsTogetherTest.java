@@ -40,5 +40,8 @@ class HabitsTogetherTest {
             Files.write(to.resolve(made.fileName().replace("made", String.valueOf(seed))), bytes);
         }
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+        assertThat(reading.sections())
+                .extracting(section -> section.instructions().plain())
+                .isEqualTo(made.instructions());
     }
 }

@@ -271,6 +271,10 @@ record MadeHabits(
         if (bare && layout != Layout.INDENTED) {
             layout = Layout.LINES;
         }
+        // "1) wax 2) honey" behind a sentence is a list of its own.
+        if (letters == Letters.DIGIT && layout == Layout.BEHIND_THE_STEM) {
+            layout = Layout.LINES;
+        }
         boolean parts = random.nextInt(3) > 0;
         Gap gap = one(random, Gap.values());
         Points points = one(random, Points.values());
@@ -285,7 +289,7 @@ record MadeHabits(
                 key.line() ? one(random, Why.values()) : Why.NONE,
                 random.nextInt(3) == 0 ? Heads.PART : one(random, Heads.values()),
                 // Room between brackets would break in the middle.
-                random.nextInt(8) == 0 && gap != Gap.BRACKETS,
+                random.nextInt(8) == 0 && gap != Gap.BRACKETS && points != Points.SLASH && points != Points.OF,
                 parts,
                 parts && (key == Key.LIST_BY_PART || random.nextInt(4) == 0),
                 letters == Letters.BARE || random.nextInt(3) > 0,

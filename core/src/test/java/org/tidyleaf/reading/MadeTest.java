@@ -26,6 +26,7 @@ final class MadeTest {
     private final MadePage page = new MadePage();
     private final StringBuilder expected = new StringBuilder();
     private final List<String> numbers = new ArrayList<>();
+    private final List<String> instructions = new ArrayList<>();
     private final List<String> answers = new ArrayList<>();
     private int number;
     private final String fileName;
@@ -42,6 +43,11 @@ final class MadeTest {
 
     MadeHabits habits() {
         return habits;
+    }
+
+    /** What is to be done in each part, empty where nothing is said. */
+    List<String> instructions() {
+        return instructions;
     }
 
     /** The page as text. */
@@ -109,6 +115,7 @@ final class MadeTest {
             if (!instructions.isEmpty()) {
                 page.line(instructions);
             }
+            this.instructions.add(instructions);
             if (habits.restart()) {
                 number = 0;
                 list = page.list("decimal", "%1.");
@@ -413,7 +420,7 @@ final class MadeTest {
             if (numbers.get(i).isEmpty()) {
                 flush(row);
                 if (habits.key() == Key.LIST_BY_PART) {
-                    row.append(answers.get(i)).append(": ");
+                    row.append(answers.get(i).replaceFirst("\\.$", "")).append(": ");
                 } else {
                     page.line(answers.get(i));
                 }
