@@ -244,10 +244,7 @@ final class RoleScorer {
                 && (cues.is(Trait.INSTRUCTION_WORD)
                         || cues.is(Trait.GROUP_HEAD)
                         || cues.is(Trait.TYPE_HEAD)
-                        || cues.is(Trait.SHORT)
-                                && !cues.is(Trait.QUESTION_MARK)
-                                && cues.lead().isEmpty()
-                                && isNextStem(index + 1));
+                        || cues.is(Trait.SHORT) && cues.lead().isEmpty() && isNextStem(index + 1));
     }
 
     private double instruction(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
@@ -262,7 +259,8 @@ final class RoleScorer {
         fit += forAll ? SLIGHT + SLIGHT : 0;
         fit += to.more() ? LEANING + flow(cues, before) : 0;
         fit -= from.inQuestion() ? CLEAR : 0;
-        fit -= cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) ? LEANING : 0;
+        boolean asks = cues.is(Trait.QUESTION_MARK) && !isToldBelowHead(index, cues, from);
+        fit -= asks || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.sign().isPresent() || isLabelledHead(index, cues) ? CLEAR : 0;
         fit -= loneHeads.contains(index) ? SURE : 0;
