@@ -382,7 +382,8 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     @Override
     public Boolean numericEntry(NumericEntry number) {
-        if (number.particulars().stem().gapCount() == 0 && !keyed) {
+        boolean room = !keyed || number.key().isEmpty();
+        if (number.particulars().stem().gapCount() == 0 && room) {
             line(RULE + " " + number.key().map(NumericEntry.Key::unit).orElse(""), INDENT);
         }
         answer(AnswerText.of(number));

@@ -49,9 +49,7 @@ final class BareOptions {
                     .forEach(sizes::add);
         }
         Set<Integer> found = new HashSet<>();
-        groups.stream()
-                .filter(group -> marked.contains(group) || sizes.contains(group.size()))
-                .forEach(found::addAll);
+        groups.stream().filter(group -> sizes.contains(group.size())).forEach(found::addAll);
         return found;
     }
 

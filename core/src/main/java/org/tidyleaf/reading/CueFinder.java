@@ -53,8 +53,8 @@ final class CueFinder {
     /** What stands in the margin has a question's number right behind it. */
     private static final String NUMBER_BEHIND = "(?=(?:" + WORDS.either("question") + "\\.?\\s*|#)?[(\\[]?\\d)";
 
-    private static final Pattern MARGIN_BLANK = Vocabulary.pattern("_+\\s*(" + WORDS.either("true", "false") + "|"
-            + AnswerParser.OPTION_NAMES + ")?\\s*_+\\s*" + NUMBER_BEHIND);
+    private static final Pattern MARGIN_BLANK = Vocabulary.pattern("_++\\s*(?:(" + WORDS.either("true", "false") + "|"
+            + AnswerParser.OPTION_NAMES + ")\\s*_++\\s*)?" + NUMBER_BEHIND);
     /** "( V ) 1. Bees sleep.", "(   ) 2. …": brackets before the number to write the answer in. */
     private static final Pattern MARGIN_BRACKETS =
             Vocabulary.pattern("[(\\[]\\s*((?-i:[A-Z]))?\\s*[)\\]]\\s+(?=\\d{1,3}\\s?[.)]\\s|(?:"

@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -72,13 +73,16 @@ final class NumberSeries {
     static List<Seen> chain(List<Seen> seen) {
         List<List<Seen>> runs = new ArrayList<>();
         List<List<Seen>> before = new ArrayList<>();
+        Paths paths = Paths.find(seen, 0);
         int from = 0;
         while (from < seen.size()) {
-            List<Seen> rest = seen.subList(from, Math.min(seen.size(), from + MOST_LABELS));
-            List<Integer> run = longest(rest);
-            runs.add(run.stream().map(rest::get).toList());
-            before.add(chain(rest.subList(0, run.get(0))));
-            from += run.get(run.size() - 1) + 1;
+            if (!paths.stillHold(from)) {
+                paths = Paths.find(seen, from);
+            }
+            List<Integer> run = paths.longestFrom(from);
+            runs.add(run.stream().map(seen::get).toList());
+            before.add(chain(seen.subList(from, run.get(0))));
+            from = run.get(run.size() - 1) + 1;
         }
         List<Seen> after = List.of();
         for (int i = runs.size() - 1; i >= 0; i--) {
@@ -90,35 +94,66 @@ final class NumberSeries {
         return after;
     }
 
-    /** The places of the longest run, the first of several; there is at least one label. */
-    private static List<Integer> longest(List<Seen> seen) {
-        int[] previous = new int[seen.size()];
-        double[] length = new double[seen.size()];
-        Map<Integer, Integer> latest = new HashMap<>();
-        int best = 0;
-        for (int i = 0; i < seen.size(); i++) {
-            int ordinal = seen.get(i).label().ordinal();
-            previous[i] = -1;
-            length[i] = ordinal == 1 ? 1 : 0.5;
-            for (int step = 0; step <= 2; step++) {
-                Integer above = latest.get(ordinal - step);
-                double reached = above == null ? 0 : length[above] + gain(seen, above, i, step);
-                if (above != null && reached > length[i]) {
-                    previous[i] = above;
-                    length[i] = reached;
+    /**
+     * The best run that ends with each label of a window, beginning no earlier than the window.
+     *
+     * @param start the window's first place; the arrays count from there
+     * @param previous the place before each in its run, from the window's start, -1 where a run begins
+     * @param length what each run is worth
+     * @param earliest where the earliest run begins of all that end at a place or behind it
+     * @param whole whether the window reaches to the last label
+     */
+    private record Paths(int start, int[] previous, double[] length, int[] earliest, boolean whole) {
+
+        static Paths find(List<Seen> all, int start) {
+            List<Seen> seen = all.subList(start, Math.min(all.size(), start + MOST_LABELS));
+            int[] previous = new int[seen.size()];
+            int[] earliest = new int[seen.size()];
+            double[] length = new double[seen.size()];
+            Map<Integer, Integer> latest = new HashMap<>();
+            for (int i = 0; i < seen.size(); i++) {
+                int ordinal = seen.get(i).label().ordinal();
+                previous[i] = -1;
+                length[i] = ordinal == 1 ? 1 : 0.5;
+                for (int step = 0; step <= 2; step++) {
+                    Integer above = latest.get(ordinal - step);
+                    double reached = above == null ? 0 : length[above] + gain(seen, above, i, step);
+                    if (above != null && reached > length[i]) {
+                        previous[i] = above;
+                        length[i] = reached;
+                    }
+                }
+                earliest[i] = previous[i] < 0 ? i : earliest[previous[i]];
+                Integer rival = latest.get(ordinal);
+                if (rival == null || length[i] >= length[rival]) {
+                    latest.put(ordinal, i);
                 }
             }
-            Integer rival = latest.get(ordinal);
-            if (rival == null || length[i] >= length[rival]) {
-                latest.put(ordinal, i);
+            for (int i = seen.size() - 2; i >= 0; i--) {
+                earliest[i] = Math.min(earliest[i], earliest[i + 1]);
             }
-            best = length[i] > length[best] ? i : best;
+            return new Paths(start, previous, length, earliest, start + seen.size() == all.size());
         }
-        List<Integer> places = new ArrayList<>();
-        for (int at = best; at >= 0; at = previous[at]) {
-            places.add(0, at);
+
+        /** Whether they are what would be found from a later place on: no run reaches back before it, and enough lies behind it. */
+        boolean stillHold(int from) {
+            int at = from - start;
+            boolean enough = whole || at < length.length / 2;
+            return at < length.length && enough && earliest[at] >= at;
         }
-        return places;
+
+        /** The places of the longest run from a place on, the first of several. */
+        List<Integer> longestFrom(int from) {
+            int best = from - start;
+            for (int i = best; i < length.length; i++) {
+                best = length[i] > length[best] ? i : best;
+            }
+            LinkedList<Integer> places = new LinkedList<>();
+            for (int at = best; at >= 0; at = previous[at]) {
+                places.addFirst(at + start);
+            }
+            return new ArrayList<>(places);
+        }
     }
 
     /** What stands behind the digits: "b" of "12b". */

@@ -90,7 +90,7 @@ final class StemTrimmer {
             "(?:[(\\[]\\s*(\\p{Lu}\\p{L}{0,6})\\s*[)\\]]|_+\\s*(\\p{Lu}\\p{L}{0,9})\\s*_+|[TVRWJP]\\s?/\\s?[FOWN])\\s+(?=[\\p{Lu}\u00bf])");
     /** "__B__ Which …", "__a, c__ Which …": the letters of the right options, on a rule before what is asked. */
     private static final Pattern LETTERS_BEFORE =
-            Pattern.compile("_+\\s*((?i:" + AnswerParser.OPTION_NAMES + "))\\s*_+\\s+(?=[\\p{Lu}\u00bf\u201c\"(])");
+            Pattern.compile("_{2,}\\s*((?i:" + AnswerParser.OPTION_NAMES + "))\\s*_+\\s+(?=[\\p{Lu}\u00bf\u201c\"(])");
 
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
 

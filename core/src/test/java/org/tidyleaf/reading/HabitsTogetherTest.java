@@ -37,6 +37,12 @@ class HabitsTogetherTest {
             Files.writeString(to.resolve(seed + ".page"), made.text());
             Files.writeString(to.resolve(seed + ".want"), made.expected());
             Files.writeString(to.resolve(seed + ".got"), read);
+            Files.writeString(
+                    to.resolve(seed + ".snags"),
+                    reading.snags() + "\n"
+                            + reading.questions().stream()
+                                    .map(q -> String.format("%.2f", q.doubt()))
+                                    .toList());
             Files.write(to.resolve(made.fileName().replace("made", String.valueOf(seed))), bytes);
         }
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
