@@ -49,7 +49,7 @@ final class Passages {
             Passage passage = passages.get(p);
             for (Draft draft : questions) {
                 if (passage.range()
-                        .map(range -> isWithin(draft, range))
+                        .map(range -> isWithin(draft, range) && isNearest(draft, passage, questions))
                         .orElseGet(() -> follows(draft, passage, questions))) {
                     draft.stimulus = p;
                 }
@@ -57,8 +57,28 @@ final class Passages {
         }
     }
 
+    /** Where several sections have a question of the number, the one in the passage's own is meant, or the next below it. */
+    private static boolean isNearest(Draft draft, Passage passage, List<Draft> questions) {
+        List<Draft> alike = questions.stream()
+                .filter(other -> digits(other).equals(digits(draft)))
+                .toList();
+        int nearest = alike.stream()
+                .filter(other -> other.section == passage.section())
+                .findFirst()
+                .or(() -> alike.stream()
+                        .filter(other -> other.firstLine() > passage.firstLine())
+                        .findFirst())
+                .map(other -> other.section)
+                .orElse(draft.section);
+        return draft.section == nearest;
+    }
+
+    private static String digits(Draft draft) {
+        return draft.number.replaceAll("\\D.*", "");
+    }
+
     private static boolean isWithin(Draft draft, int[] range) {
-        String digits = draft.number.replaceAll("\\D.*", "");
+        String digits = digits(draft);
         return !digits.isEmpty() && Integer.parseInt(digits) >= range[0] && Integer.parseInt(digits) <= range[1];
     }
 

@@ -202,8 +202,7 @@ final class RoleScorer {
         fit += typeHead ? CLEAR + LEANING : 0;
         // Where one type after another has its head, the first of them has one too.
         fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
-        boolean titled = from.option() != Step.BEFORE_TITLE;
-        fit += titled && typeHeads > 1 && isOverDirections(index, cues) ? CLEAR + LEANING : 0;
+        fit += typeHeads > 1 && isOverDirections(index, cues) ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.GROUP_HEAD) && !told ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += isLabelledHead(index, cues) || isDirection(index, cues)
@@ -280,7 +279,8 @@ final class RoleScorer {
 
     /** Behind a gap a line without a full stop, below it a sentence of what to do, and below that a number. */
     private boolean isOverDirections(int index, Cues cues) {
-        return index + 2 < all.size()
+        return index > LAST_TITLE_PLACE
+                && index + 2 < all.size()
                 && cues.spaceBefore() > 0
                 && cues.labels().isEmpty()
                 && !cues.is(Trait.ENDS_SENTENCE)

@@ -154,10 +154,14 @@ final class SnagFinder {
         int last = own;
         for (Cues cues : draft.pairs) {
             Matcher number = KeyGatherer.LEFT_NUMBER.matcher(cues.text());
-            boolean next = number.lookingAt()
-                    && number.group(1).matches("\\d+")
-                    && Integer.parseInt(number.group(1)) == last + 1;
-            last += next ? 1 : 0;
+            if (number.lookingAt() && number.group(1).matches("\\d+")) {
+                int here = Integer.parseInt(number.group(1));
+                if (last == own && here != own && here != own + 1) {
+                    // They count by themselves.
+                    return own;
+                }
+                last += here == last + 1 ? 1 : 0;
+            }
         }
         return last;
     }

@@ -46,6 +46,8 @@ class HabitsTogetherTest {
             Files.write(to.resolve(made.fileName().replace("made", String.valueOf(seed))), bytes);
         }
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
+        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
         assertThat(reading.sections())
                 .extracting(section -> section.instructions().plain())
                 .isEqualTo(made.instructions());

@@ -305,4 +305,79 @@ final class MadeContent {
                     "Arrange the stages of a bee's life in the correct order.",
                     List.of("pupa", "egg", "adult bee", "larva"),
                     List.of(1, 3, 0, 2)));
+
+    /** Several questions on one text. */
+    record Passage(String title, List<String> paragraphs, List<Choice> choices, List<Asked> asked) {}
+
+    static final List<Passage> PASSAGES = List.of(
+            new Passage(
+                    "A swarm in May",
+                    List.of(
+                            "On the second Sunday in May a dark cloud rose from the third hive and settled in the old pear tree by the gate. Ina fetched a skep, a ladder and a bed sheet.",
+                            "She shook the branch once, and most of the bees fell into the skep. By the evening the rest had followed their queen, and the new colony moved into an empty hive at the far end of the orchard."),
+                    List.of(
+                            new Choice(
+                                    "Where did the swarm settle?",
+                                    1,
+                                    "",
+                                    "on the gate",
+                                    "in a pear tree",
+                                    "in an empty hive",
+                                    "on a ladder"),
+                            new Choice(
+                                    "Why did the rest of the bees follow?",
+                                    2,
+                                    "",
+                                    "It was evening.",
+                                    "They were hungry.",
+                                    "Their queen was there.",
+                                    "Ina shook the branch again.")),
+                    List.of(new Asked("What was the swarm caught in?", "skep", "a skep"))),
+            new Passage(
+                    "The first ruler",
+                    List.of(
+                            "The rod lay in the workshop for years before anybody noticed that its marks were not alike. Some were as wide as a thumb, others as wide as a palm.",
+                            "Someone had measured with the body first and with numbers later. The rod is 52 cm long, about as much as a forearm with its hand."),
+                    List.of(new Choice(
+                            "What was odd about the rod?",
+                            0,
+                            "",
+                            "Its marks differed.",
+                            "It was too short.",
+                            "It had no marks.",
+                            "It was made of brass.")),
+                    List.of(new Asked("What does the text compare the rod with?", "forearm", "a forearm"))));
+
+    /** A text whose gaps ("_") are filled from a bank with words to spare. */
+    record Bank(String stem, String text, List<String> words, List<Integer> key) {}
+
+    static final List<Bank> BANKS = List.of(
+            new Bank(
+                    "Complete the text with words from the box.",
+                    "The _ lays eggs, the _ gather nectar and the _ have no sting.",
+                    List.of("drones", "queen", "wasps", "workers"),
+                    List.of(1, 3, 0)),
+            new Bank(
+                    "Fill the gaps with words from the list.",
+                    "A _ measures lengths and a _ measures angles.",
+                    List.of("protractor", "scale", "ruler"),
+                    List.of(2, 0)));
+
+    /** A question in lettered parts. */
+    record Parts(String lead, List<Asked> parts) {}
+
+    static final List<Parts> PARTS = List.of(
+            new Parts(
+                    "A colony of 40 000 bees loses 1 000 bees a day.",
+                    List.of(
+                            new Asked(
+                                    "Explain what the beekeeper will notice first.", "Fewer bees fly at the entrance."),
+                            new Asked("Describe one thing that helps.", "The beekeeper can unite two colonies."))),
+            new Parts(
+                    "A board is marked with a gauge that is set to 12 mm.",
+                    List.of(
+                            new Asked(
+                                    "Explain how the setting is checked.", "The setting is checked with a steel rule."),
+                            new Asked("Describe how the line is drawn.", "The gauge is pushed along the edge."),
+                            new Asked("Explain why a pencil is worse.", "A pencil line is wide and wanders."))));
 }

@@ -30,6 +30,10 @@ final class MadeTest {
     private final List<String> answers = new ArrayList<>();
     private int number;
     private final String fileName;
+    private String section = "";
+    private String passage = "";
+    private String shownSection = "";
+    private String shownPassage = "";
     private int partsSoFar;
     private int list;
 
@@ -86,6 +90,9 @@ final class MadeTest {
                 () -> part("Calculate", "Give the unit as well.", 3, MadeContent.NUMBERS, this::number),
                 () -> part("Matching", "", 2, MadeContent.PAIRS, this::pairs),
                 () -> part("Ordering", "", 2, MadeContent.STEPS, this::steps),
+                () -> part("Reading", "", 1, MadeContent.PASSAGES, this::passage),
+                () -> part("Words to choose from", "", 2, MadeContent.BANKS, this::bank),
+                () -> part("Structured questions", "", 2, MadeContent.PARTS, this::lettered),
                 () -> part("Essay questions", "Answer in full sentences.", 2, MadeContent.ESSAYS, this::essay)));
         Collections.shuffle(kinds, random);
         kinds.subList(0, 3 + random.nextInt(4)).forEach(Runnable::run);
@@ -111,7 +118,7 @@ final class MadeTest {
             String head = habits.heads().title(partsSoFar, title);
             String inKey = habits.heads().inKey(partsSoFar++, title);
             page.line(head + (habits.points() == Points.HEADING ? " (2 points each)" : ""), Look.BOLD);
-            expected.append("== ").append(head).append('\n');
+            section = head;
             if (!instructions.isEmpty()) {
                 page.line(instructions);
             }
@@ -152,8 +159,22 @@ final class MadeTest {
     }
 
     private void expect(String type, String stem, String rest) {
+        place();
         expected.append(number).append(' ').append(type).append(habits.points() == Points.NONE ? " " : " 2p ");
         expected.append(stem).append(rest).append('\n');
+    }
+
+    private void place() {
+        if (!section.equals(shownSection)) {
+            expected.append("== ").append(section).append('\n');
+        }
+        if (!passage.equals(shownPassage)) {
+            expected.append("-- ")
+                    .append(passage, 0, Math.min(40, passage.length()))
+                    .append('\n');
+        }
+        shownSection = section;
+        shownPassage = passage;
     }
 
     private void answer(String words, String why) {
@@ -399,6 +420,64 @@ final class MadeTest {
         }
         answer(String.join(", ", typed), "");
         expect("order", steps.stem(), hasKey() ? key.toString() : "");
+    }
+
+    private void passage(MadeContent.Passage passage) {
+        int last = number + passage.choices().size() + passage.asked().size();
+        page.blank();
+        String lead = "Read the text and answer questions " + (number + 1) + "-" + last + ".";
+        page.line(lead);
+        page.line(passage.title(), Look.BOLD);
+        passage.paragraphs().forEach(page::line);
+        this.passage = lead;
+        passage.choices().forEach(this::choice);
+        passage.asked().forEach(this::asked);
+        this.passage = "";
+    }
+
+    private void bank(MadeContent.Bank bank) {
+        stem("", bank.stem(), "");
+        String words = String.join(number % 2 == 0 ? ", " : "   ", bank.words());
+        page.line(number % 2 == 0 ? "Words: " + words : words);
+        page.line(bank.text().replace("_", habits.gap().printed));
+        List<String> right = bank.key().stream().map(bank.words()::get).toList();
+        answer(String.join(", ", right), "");
+        String text = bank.text();
+        for (int i = 1; text.contains("_"); i++) {
+            text = text.replaceFirst("_", "[[" + i + "]]");
+        }
+        expect("gap-match", bank.stem() + " " + text, hasKey() ? "\n    = " + String.join("\n    = ", right) : "");
+    }
+
+    private void lettered(MadeContent.Parts parts) {
+        stem("", parts.lead(), "");
+        passage = parts.lead();
+        // What the whole is worth is shared out where it comes out even.
+        String points = habits.points() == Points.NONE || parts.parts().size() != 2 ? " " : " 1p ";
+        for (int i = 0; i < parts.parts().size(); i++) {
+            MadeContent.Asked asked = parts.parts().get(i);
+            String letter = String.valueOf((char) ('a' + i));
+            page.line("(" + letter + ") " + asked.text());
+            if (!hasKey()) {
+                page.line("______________________________________________________________");
+                page.line("______________________________________________________________");
+            }
+            place();
+            expected.append(number)
+                    .append(letter)
+                    .append(" extended-text")
+                    .append(points)
+                    .append(asked.text())
+                    .append(hasKey() ? "\n    = " + asked.accepted()[0] : "")
+                    .append('\n');
+            if (habits.key().line()) {
+                page.line("Answer: " + asked.accepted()[0]);
+            } else if (habits.key().list()) {
+                numbers.add(number + letter);
+                answers.add(asked.accepted()[0]);
+            }
+        }
+        passage = "";
     }
 
     // -- the key at the end
