@@ -82,7 +82,10 @@ final class BareOptions {
                 i++;
             }
             boolean whole = i == all.size() || !isLabelled(all.get(i), habits);
-            if (whole && group.size() >= 2 && group.size() <= MOST) {
+            // Two lines behind a gap are a head and what is to be done below it.
+            boolean close = group.size() >= FEWEST_UNMARKED
+                    || !group.isEmpty() && all.get(group.get(0)).spaceBefore() == 0;
+            if (whole && close && group.size() >= 2 && group.size() <= MOST) {
                 groups.add(group);
             }
         }

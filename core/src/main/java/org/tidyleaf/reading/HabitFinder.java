@@ -61,7 +61,7 @@ final class HabitFinder {
         withoutStrayCodes(chains);
         Set<Integer> numberedHeads = NumberedHeads.withoutNumberedHeads(all, through, chains);
         numberedHeads.addAll(DecimalHeads.takeOut(all, chains));
-        Set<Integer> worded = NumberedHeads.withoutHeads(all, series, chains);
+        Set<Integer> worded = NumberedHeads.withoutHeads(all, series, chains, inBlocks);
         Set<Integer> numbered = new HashSet<>();
         chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
         Map<String, Integer> options = new HashMap<>();

@@ -459,11 +459,11 @@ final class KeyListReader {
                 && text.substring(number.end()).matches("(?s)\\p{L}{4,}.*");
     }
 
-    /** "15. 16 days": the bare number right behind the one with its sign is the answer. */
+    /** "15. 16 days", "2. 1, 3": bare numbers right behind the one with its sign are the answer. */
     private static boolean isAnswerOfNumberAbove(String text, int from, Matcher number, String sign) {
         return !sign.isEmpty()
                 && closing(number).isEmpty()
-                && text.substring(from, number.start()).isBlank();
+                && text.substring(from, number.start()).matches("[\\d\\s,;]*");
     }
 
     /** "2) comb 4) B": a bracket closes every number, and numbers without an answer are passed over. */

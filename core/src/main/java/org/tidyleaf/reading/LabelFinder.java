@@ -101,9 +101,16 @@ final class LabelFinder {
         letter(text, at, end, labels);
         roman(text, at, end, labels);
         sign(BULLET, Label.Kind.BULLET, text, at, end, labels);
-        code(text, at, end, labels);
+        if (labels.stream().noneMatch(LabelFinder::isWordedNumber)) {
+            // "Q1" is the first question and no code.
+            code(text, at, end, labels);
+        }
         decimal(text, at, end, labels);
         return labels;
+    }
+
+    private static boolean isWordedNumber(Label label) {
+        return label.kind() == Label.Kind.NUMBER && label.shape().startsWith("Q");
     }
 
     /** A cheap look before the patterns with words are tried: whether the first word here can begin any of them. */

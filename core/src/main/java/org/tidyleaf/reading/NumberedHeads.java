@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.tidyleaf.reading.Cues.Trait;
@@ -18,16 +19,20 @@ final class NumberedHeads {
 
     private static final int FIRST_OF_LIST = 3;
 
+    /** "Why did they follow? (2 marks)": behind the question there is room for its points. */
+    private static final Pattern ASKS = Pattern.compile("\\?[^?]{0,16}$");
+
     private NumberedHeads() {}
 
     /**
      * "Exercise 1 … 1) 2) 3) Exercise 2 … 4) 5)": where plain numbers count on through worded ones and ask something, the
      * worded ones head groups of questions. Takes those out and gives their places.
      */
-    static Set<Integer> withoutHeads(List<Cues> all, Map<String, List<Seen>> series, Map<String, List<Seen>> chains) {
+    static Set<Integer> withoutHeads(
+            List<Cues> all, Map<String, List<Seen>> series, Map<String, List<Seen>> chains, Set<Integer> inBlocks) {
         for (String shape : List.copyOf(chains.keySet())) {
             List<Seen> outer = chains.get(shape);
-            if (askBelow(all, outer)) {
+            if (askBelow(all, outer) || askThemselves(all, outer)) {
                 continue;
             }
             boolean heads = HabitFinder.isWorded(shape)
@@ -40,7 +45,7 @@ final class NumberedHeads {
                 chains.remove(shape);
                 return outer.stream().map(Seen::piece).collect(Collectors.toSet());
             }
-            List<Seen> overLists = HabitFinder.isWorded(shape) ? overLists(all, outer, chains) : List.of();
+            List<Seen> overLists = HabitFinder.isWorded(shape) ? overLists(all, outer, chains, inBlocks) : List.of();
             if (!overLists.isEmpty()) {
                 List<Seen> questions = new ArrayList<>(outer);
                 questions.removeAll(overLists);
@@ -50,6 +55,15 @@ final class NumberedHeads {
             }
         }
         return Set.of();
+    }
+
+    /** Most end with a question mark, whatever stands behind it. */
+    private static boolean askThemselves(List<Cues> all, List<Seen> outer) {
+        long asking = outer.stream()
+                .map(seen -> all.get(seen.piece()).text())
+                .filter(text -> ASKS.matcher(text).find() && JudgedBy.in(text).isEmpty())
+                .count();
+        return asking * 2 > outer.size();
     }
 
     /** "Question 1" and nothing else, most with a question on the line below: what is listed further down are options. */
@@ -135,7 +149,7 @@ final class NumberedHeads {
         long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
         long asking = inner.stream().filter(s -> isAnswered(all, s.piece())).count();
         long questions = outer.stream()
-                .filter(s -> all.get(s.piece()).is(Trait.QUESTION_MARK))
+                .filter(s -> ASKS.matcher(all.get(s.piece()).text()).find())
                 .count();
         if (questions * 2 > outer.size()) {
             return false;
@@ -149,11 +163,14 @@ final class NumberedHeads {
      * "Exercise 1. 1. … 2. … Exercise 2. 1) … 2) … Exercise 3. Explain …": below several of them numbers begin with 1 and
      * have their own places to answer, however each list prints them. Those are heads, the others questions.
      */
-    private static List<Seen> overLists(List<Cues> all, List<Seen> outer, Map<String, List<Seen>> chains) {
+    private static List<Seen> overLists(
+            List<Cues> all, List<Seen> outer, Map<String, List<Seen>> chains, Set<Integer> inBlocks) {
         Map<Integer, Seen> inner = new HashMap<>();
         chains.forEach((shape, members) -> {
             if (!HabitFinder.isWorded(shape)) {
-                members.forEach(seen -> inner.put(seen.piece(), seen));
+                members.stream()
+                        .filter(seen -> !inBlocks.contains(seen.piece()))
+                        .forEach(seen -> inner.put(seen.piece(), seen));
             }
         });
         List<Seen> heads = new ArrayList<>();
@@ -161,10 +178,13 @@ final class NumberedHeads {
         for (int i = 0; i < outer.size(); i++) {
             int from = outer.get(i).piece();
             int to = i + 1 < outer.size() ? outer.get(i + 1).piece() : all.size();
-            if (isOverList(all, from, to, inner)) {
+            // "Exercise 2: true or false?" asks nothing yet.
+            boolean asks = ASKS.matcher(all.get(from).text()).find();
+            boolean judged = JudgedBy.in(all.get(from).text()).isPresent();
+            if ((!asks || judged) && isOverList(all, from, to, inner)) {
                 heads.add(outer.get(i));
             }
-            questions += all.get(from).is(Trait.QUESTION_MARK) ? 1 : 0;
+            questions += asks ? 1 : 0;
         }
         return heads.size() > 1 && questions * 2 <= outer.size() ? heads : List.of();
     }

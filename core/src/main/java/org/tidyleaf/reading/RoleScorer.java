@@ -202,7 +202,7 @@ final class RoleScorer {
         fit += typeHead ? CLEAR + LEANING : 0;
         // Where one type after another has its head, the first of them has one too.
         fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
-        fit += typeHeads > 1 && isOverDirections(index, cues) ? CLEAR + LEANING : 0;
+        fit += typeHeads > 1 && isOverGroup(index, cues) ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.GROUP_HEAD) && !told ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += isLabelledHead(index, cues) || isDirection(index, cues)
@@ -272,24 +272,30 @@ final class RoleScorer {
         return !boldStems
                 && cues.is(Trait.BOLD)
                 && cues.labels().isEmpty()
-                && (isNextStem(index + 1) || isOverDirections(index, cues))
+                && (isNextStem(index + 1) || isOverGroup(index, cues))
                 && index > 0
                 && !all.get(index - 1).is(Trait.BOLD);
     }
 
-    /** Behind a gap a line without a full stop, below it a sentence of what to do, and below that a number. */
-    private boolean isOverDirections(int index, Cues cues) {
-        return index > LAST_TITLE_PLACE
+    /** Behind a gap a line without a full stop, and below it a number, the text for some, or a sentence of what to do and a number. */
+    private boolean isOverGroup(int index, Cues cues) {
+        boolean apart = index > LAST_TITLE_PLACE
                 && index + 2 < all.size()
                 && cues.spaceBefore() > 0
                 && cues.labels().isEmpty()
+                && cues.lead().isEmpty()
                 && !cues.is(Trait.ENDS_SENTENCE)
-                && cues.is(Trait.SHORT)
-                && all.get(index + 1).labels().isEmpty()
-                && !all.get(index + 1).is(Trait.BOLD)
-                && all.get(index + 1).is(Trait.ENDS_SENTENCE)
-                && all.get(index + 1).spaceBefore() == 0
+                && cues.is(Trait.SHORT);
+        if (!apart) {
+            return false;
+        }
+        Cues below = all.get(index + 1);
+        boolean told = below.labels().isEmpty()
+                && !below.is(Trait.BOLD)
+                && below.is(Trait.ENDS_SENTENCE)
+                && below.spaceBefore() == 0
                 && isNextStem(index + 2);
+        return told || isNextStem(index + 1) || below.is(Trait.RANGE) && below.is(Trait.PASSAGE_WORD);
     }
 
     /** "II. Multiple choice", "B. Words" in a series of such heads. */

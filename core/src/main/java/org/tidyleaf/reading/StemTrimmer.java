@@ -245,12 +245,17 @@ final class StemTrimmer {
         Segment first = draft.stem.get(draft.stem.size() - 1);
         String above = source.text(first);
         Set<String> words = Vocabulary.wordsOf(source.text(second));
+        Optional<PointsFinder.Found> points =
+                PointsFinder.beside(source.text(second)).filter(found -> found.from() > 0);
+        String below = source.text(second)
+                .substring(0, points.map(PointsFinder.Found::from).orElse(second.to() - second.from()));
         for (Judgement judgement : JUDGEMENTS) {
             if (judgement.words().stream().noneMatch(words::contains)) {
                 continue;
             }
-            Matcher matcher = judgement.pattern().matcher(above + " " + source.text(second));
+            Matcher matcher = judgement.pattern().matcher(above + " " + below);
             if (matcher.find() && matcher.start() > 0 && matcher.start() <= above.length()) {
+                points.ifPresent(found -> draft.points = Optional.of(found.points()));
                 draft.judgement = matcher.group(1).length() > 1
                         ? List.of(matcher.group(1), matcher.group(2))
                         : List.of("True", "False");

@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.Set;
 
 /**
  * How the author of a made-up test works: numbers, letters, key, points. Each is drawn on its own, but for what no author
@@ -254,12 +255,15 @@ record MadeHabits(
     static MadeHabits of(Random random) {
         Key key = one(random, Key.values());
         Letters letters = one(random, Letters.values());
-        while (key.byLetters() && !letters.named()) {
+        while (key.byLetters() && !letters.named() || letters == Letters.DIGIT && key == Key.LETTER_IN_FRONT) {
             letters = one(random, Letters.values());
         }
         Numbers numbers = one(random, Numbers.values());
-        // Nobody numbers questions and options alike.
-        while (letters == Letters.DIGIT && (numbers == Numbers.BRACKET || numbers == Numbers.TAB)) {
+        // Numbered options stand below plain numbers that look different.
+        boolean digits = letters == Letters.DIGIT;
+        while (digits
+                && !Set.of(Numbers.DOT, Numbers.BRACKETS, Numbers.ZERO, Numbers.DASH)
+                        .contains(numbers)) {
             numbers = one(random, Numbers.values());
         }
         Layout layout = random.nextBoolean() ? Layout.LINES : one(random, Layout.values());
@@ -277,6 +281,7 @@ record MadeHabits(
         }
         boolean parts = random.nextInt(3) > 0;
         Gap gap = one(random, Gap.values());
+        Heads heads = random.nextInt(3) == 0 ? Heads.PART : one(random, Heads.values());
         Points points = one(random, Points.values());
         return new MadeHabits(
                 numbers,
@@ -287,14 +292,19 @@ record MadeHabits(
                 one(random, Judging.values()),
                 gap,
                 key.line() ? one(random, Why.values()) : Why.NONE,
-                random.nextInt(3) == 0 ? Heads.PART : one(random, Heads.values()),
-                // Room between brackets would break in the middle.
-                random.nextInt(8) == 0 && gap != Gap.BRACKETS && points != Points.SLASH && points != Points.OF,
+                heads,
+                // Room between brackets and options behind their stem would break in the middle.
+                random.nextInt(8) == 0
+                        && gap != Gap.BRACKETS
+                        && points != Points.SLASH
+                        && points != Points.OF
+                        && layout != Layout.BEHIND_THE_STEM,
                 parts,
-                parts && (key == Key.LIST_BY_PART || random.nextInt(4) == 0),
+                parts && letters != Letters.DIGIT && (key == Key.LIST_BY_PART || random.nextInt(4) == 0),
                 letters == Letters.BARE || random.nextInt(3) > 0,
                 random.nextInt(6) == 0,
-                random.nextInt(3) > 0);
+                // Right below the title a bare head might be its second line.
+                heads == Heads.NAME || heads == Heads.CAPITALS || random.nextInt(3) > 0);
     }
 
     private static <T> T one(Random random, T[] values) {

@@ -91,8 +91,8 @@ final class MadeTest {
                 () -> part("Matching", "", 2, MadeContent.PAIRS, this::pairs),
                 () -> part("Ordering", "", 2, MadeContent.STEPS, this::steps),
                 () -> part("Reading", "", 1, MadeContent.PASSAGES, this::passage),
-                () -> part("Words to choose from", "", 2, MadeContent.BANKS, this::bank),
-                () -> part("Structured questions", "", 2, MadeContent.PARTS, this::lettered),
+                () -> part("Gapped text", "", 2, MadeContent.BANKS, this::bank),
+                () -> part("Open questions", "", 2, MadeContent.PARTS, this::lettered),
                 () -> part("Essay questions", "Answer in full sentences.", 2, MadeContent.ESSAYS, this::essay)));
         Collections.shuffle(kinds, random);
         kinds.subList(0, 3 + random.nextInt(4)).forEach(Runnable::run);
