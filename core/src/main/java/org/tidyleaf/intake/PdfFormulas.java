@@ -24,6 +24,13 @@ final class PdfFormulas {
     /** All others in parts of the size of the letters: how far the middles of a fraction's halves may lie from the bar's. */
     private static final float OFF_MIDDLE = 0.25f;
 
+    /** An underline is nearer to the foot of its letters than a fraction's bar to its upper half. */
+    private static final float CLOSE_BELOW = 0.2f;
+
+    private static final float SAME_PLACE = 0.1f;
+
+    private static final int FEWEST_OF_WORD = 3;
+
     /** How near text of the same line must stand to a bar's end to make it an underline. */
     private static final float NEIGHBOUR = 0.8f;
 
@@ -138,6 +145,9 @@ final class PdfFormulas {
         }
         keepNearest(above, bar);
         keepNearest(below, bar);
+        if (isUnderline(above, bar)) {
+            return;
+        }
         boolean both = isCentred(above, bar) && isCentred(below, bar) && isAlone(above, bar) && isAlone(below, bar);
         if (!both) {
             return;
@@ -149,6 +159,23 @@ final class PdfFormulas {
         String latex = "\\frac{" + PdfFormulaRun.latex(above) + "}{" + PdfFormulaRun.latex(below) + "}";
         replace(all, latex, bar.top() + AXIS * size, size);
         used.add(bar);
+    }
+
+    /** A line as wide as the words above it and close below their letters sets them apart and parts nothing. */
+    private static boolean isUnderline(List<Glyph> above, Mark bar) {
+        if (above.size() < FEWEST_OF_WORD || above.stream().anyMatch(glyph -> !isOfWords(glyph))) {
+            return false;
+        }
+        Glyph base = PdfFormulaRun.base(above);
+        float left = (float) above.stream().mapToDouble(Glyph::x).min().orElseThrow();
+        float right = (float) above.stream().mapToDouble(Glyph::right).max().orElseThrow();
+        return bar.top() - base.y() < CLOSE_BELOW * base.size()
+                && Math.abs(left - bar.left()) < SAME_PLACE * base.size()
+                && Math.abs(right - bar.right()) < SAME_PLACE * base.size();
+    }
+
+    private static boolean isOfWords(Glyph glyph) {
+        return glyph.text().chars().allMatch(sign -> Character.isLetter(sign) || "'\u2019-,.".indexOf(sign) >= 0);
     }
 
     /** Of signs on several lines, those on the line next to the bar. */

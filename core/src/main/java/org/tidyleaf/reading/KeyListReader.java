@@ -80,6 +80,9 @@ final class KeyListReader {
     /** Shorter answers are whole, whatever stands below them. */
     private static final int UNFINISHED = 30;
 
+    /** A shorter line has room for what stands below it. */
+    private static final int FULL_LINE = 60;
+
     /** Fewer answers may be something else. */
     static final int SEVERAL = 3;
 
@@ -488,10 +491,7 @@ final class KeyListReader {
     void table(List<Integer> pieces) {
         int before = items.size();
         KeyTables.answers(pieces.stream().map(all::get).toList())
-                .forEach(answer -> add(
-                        answer.number(),
-                        answer.said().text(),
-                        answer.said().line().number()));
+                .forEach(answer -> add(answer.number(), answer.said(), answer.line()));
         if (items.size() > before) {
             taken.addAll(pieces);
         }
@@ -530,7 +530,9 @@ final class KeyListReader {
             return false;
         }
         KeyList.Item open = items.get(items.size() - 1);
-        boolean unfinished = open.text().length() > UNFINISHED && !open.text().matches(".*[.!?]");
+        boolean full = open.text().length() > UNFINISHED
+                || all.get(piece - 1).line().text().length() > FULL_LINE;
+        boolean unfinished = full && !open.text().matches(".*[.!?]");
         if (unfinished) {
             items.set(
                     items.size() - 1,

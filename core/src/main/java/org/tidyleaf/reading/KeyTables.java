@@ -13,10 +13,22 @@ final class KeyTables {
     /** Fewer rows below the heads may be anything. */
     private static final int SEVERAL = 3;
 
+    /** Shorter answers end with their cell. */
+    private static final int LONG = 20;
+
     private KeyTables() {}
 
-    /** A number as printed, with the letter of its part if it has one, and the cell that answers it. */
-    record Answer(String number, Cues said) {}
+    /** A number as printed, with the letter of its part if it has one, what answers it, and that cell's line and column. */
+    record Answer(String number, String said, int line, int column) {
+
+        static Answer of(Cues number, Cues said) {
+            return new Answer(
+                    number.text().replaceAll("[^\\da-h]", ""),
+                    said.text(),
+                    said.line().number(),
+                    said.line().layout().cell().orElseThrow().column());
+        }
+    }
 
     /** What a table answers, in the order of its rows; empty where it is no such table. */
     static List<Answer> answers(List<Cues> table) {
@@ -29,6 +41,9 @@ final class KeyTables {
         List<Answer> answers = new ArrayList<>();
         Map<Integer, Cues> above = Map.of();
         for (Map<Integer, Cues> row : rows.values()) {
+            if (goesOnOverleaf(row, answers)) {
+                continue;
+            }
             if (!downwards) {
                 acrossRow(above, row, answers);
             }
@@ -36,6 +51,24 @@ final class KeyTables {
             above = row;
         }
         return answers;
+    }
+
+    /** A row without a number, in the middle of a sentence, is the rest of the answer above that a page's end has parted. */
+    private static boolean goesOnOverleaf(Map<Integer, Cues> row, List<Answer> answers) {
+        Answer last = answers.isEmpty() ? null : answers.get(answers.size() - 1);
+        List<Cues> filled =
+                row.values().stream().filter(cues -> !cues.text().isBlank()).toList();
+        boolean rest = last != null
+                && filled.size() == 1
+                && filled.get(0).is(Cues.Trait.STARTS_LOWER)
+                && filled.get(0).line().layout().cell().orElseThrow().column() == last.column()
+                && last.said().length() > LONG
+                && !last.said().matches(".*[.!?]");
+        if (rest) {
+            String whole = last.said() + " " + filled.get(0).text();
+            answers.set(answers.size() - 1, new Answer(last.number(), whole, last.line(), last.column()));
+        }
+        return rest;
     }
 
     /**
@@ -70,7 +103,7 @@ final class KeyTables {
         numbers.forEach((column, number) -> {
             Cues answer = row.get(column);
             if (answer != null && isNumber(number) && !isNumber(answer)) {
-                answers.add(new Answer(bare(number), answer));
+                answers.add(Answer.of(number, answer));
             }
         });
     }
@@ -81,16 +114,12 @@ final class KeyTables {
             boolean said = answer != null && (!isNumber(answer) || firstCounts && column == 0);
             boolean counted = column == 0 || !firstCounts;
             if (said && counted && isNumber(number)) {
-                answers.add(new Answer(bare(number), answer));
+                answers.add(Answer.of(number, answer));
             }
         });
     }
 
     private static boolean isNumber(Cues cues) {
         return cues.text().matches("[(]?\\d{1,3}[a-h]?[.):]?");
-    }
-
-    private static String bare(Cues cues) {
-        return cues.text().replaceAll("[^\\da-h]", "");
     }
 }

@@ -19,10 +19,13 @@ final class PointsFinder {
             + "\\.?\\s*[)\\]]|[(\\[]\\s*" + WORD + "\\.?\\s*[:=]?\\s*" + NUMBER
             + "\\s*[)\\]]|(?<=\\S\\s{5,90}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
             + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");
-    /** "2 pts" far behind a text, at the right margin, or behind a dash. */
-    private static final Pattern FAR_BEHIND =
-            Vocabulary.pattern("(?:(?<=\\S)(?:\\s*\\t|\\s{4})|(?<=[^\\s\\d])\\s+[-\u2013\u2014](?=\\s))\\s*" + NUMBER
-                    + "\\s*" + WORD + "\\.?\\s*$");
+    /** "2 pts" far behind a text, at the right margin, behind a dash or a whole sentence. */
+    private static final Pattern FAR_BEHIND = Vocabulary.pattern(
+            "(?:(?<=\\S)(?:\\s*\\t|\\s{4})|(?<=[^\\s\\d])\\s+[-\u2013\u2014](?=\\s)|(?<=[.:])\\s+|(?<=[?!]))\\s*"
+                    + NUMBER + "\\s*" + WORD + "\\.?\\s*$");
+
+    /** A cheap look before that: a sentence's end, a number and a word. */
+    private static final Pattern ENDS_IN_WORD = Pattern.compile("[?!.:]\\s*\\S{1,6}\\s*\\p{L}{1,8}\\.?$");
 
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("type_head", "difficulty")
@@ -113,7 +116,10 @@ final class PointsFinder {
                 return Optional.of(new Found(number(end), end.start(), end.end()));
             }
         }
-        boolean far = bare.indexOf('\t') > 0 || bare.contains("    ") || hasDash(bare);
+        boolean far = bare.indexOf('\t') > 0
+                || bare.contains("    ")
+                || hasDash(bare)
+                || ENDS_IN_WORD.matcher(bare).find();
         Matcher behind = far ? atEnd(FAR_BEHIND, text) : null;
         if (behind != null && behind.find()) {
             return Optional.of(new Found(number(behind), behind.start(), behind.end()));
