@@ -49,9 +49,9 @@ final class KeyListFinder {
     static KeyList find(List<Cues> all, Blocks blocks) {
         for (int i = all.size() - 1; i > 0; i--) {
             boolean possible = all.get(i).text().length() < 90
-                    && HEADING.matcher(all.get(i).text()).matches()
+                    && all.get(i).labels().isEmpty()
                     && all.get(i).line().layout().cell().isEmpty()
-                    && all.get(i).labels().isEmpty();
+                    && HEADING.matcher(all.get(i).text()).matches();
             if (possible) {
                 KeyListReader reader = new KeyListReader(all);
                 reader.readFrom(i + 1);

@@ -21,26 +21,39 @@ final class KeyTables {
     /** A number as printed, with the letter of its part if it has one, what answers it, and that cell's line and column. */
     record Answer(String number, String said, int line, int column) {
 
-        static Answer of(Cues number, Cues said) {
+        static Answer of(Filled number, Filled said) {
             return new Answer(
                     number.text().replaceAll("[^\\da-h]", ""),
                     said.text(),
-                    said.line().number(),
-                    said.line().layout().cell().orElseThrow().column());
+                    said.first().line().number(),
+                    said.column());
+        }
+    }
+
+    /** What stands in one cell, on one line or several. */
+    private record Filled(String text, Cues first) {
+
+        Filled with(Cues next) {
+            return new Filled(text + " " + next.text(), first);
+        }
+
+        int column() {
+            return first.line().layout().cell().orElseThrow().column();
         }
     }
 
     /** What a table answers, in the order of its rows; empty where it is no such table. */
     static List<Answer> answers(List<Cues> table) {
-        Map<Integer, Map<Integer, Cues>> rows = new TreeMap<>();
+        Map<Integer, Map<Integer, Filled>> rows = new TreeMap<>();
         for (Cues cues : table) {
             Cell cell = cues.line().layout().cell().orElseThrow();
-            rows.computeIfAbsent(cell.row(), row -> new TreeMap<>()).put(cell.column(), cues);
+            rows.computeIfAbsent(cell.row(), row -> new TreeMap<>())
+                    .merge(cell.column(), new Filled(cues.text(), cues), (above, next) -> above.with(next.first()));
         }
         boolean downwards = countDownwards(List.copyOf(rows.values()));
         List<Answer> answers = new ArrayList<>();
-        Map<Integer, Cues> above = Map.of();
-        for (Map<Integer, Cues> row : rows.values()) {
+        Map<Integer, Filled> above = Map.of();
+        for (Map<Integer, Filled> row : rows.values()) {
             if (goesOnOverleaf(row, answers)) {
                 continue;
             }
@@ -54,14 +67,14 @@ final class KeyTables {
     }
 
     /** A row without a number, in the middle of a sentence, is the rest of the answer above that a page's end has parted. */
-    private static boolean goesOnOverleaf(Map<Integer, Cues> row, List<Answer> answers) {
+    private static boolean goesOnOverleaf(Map<Integer, Filled> row, List<Answer> answers) {
         Answer last = answers.isEmpty() ? null : answers.get(answers.size() - 1);
-        List<Cues> filled =
-                row.values().stream().filter(cues -> !cues.text().isBlank()).toList();
+        List<Filled> filled =
+                row.values().stream().filter(cell -> !cell.text().isBlank()).toList();
         boolean rest = last != null
                 && filled.size() == 1
-                && filled.get(0).is(Cues.Trait.STARTS_LOWER)
-                && filled.get(0).line().layout().cell().orElseThrow().column() == last.column()
+                && filled.get(0).first().is(Cues.Trait.STARTS_LOWER)
+                && filled.get(0).column() == last.column()
                 && last.said().length() > LONG
                 && !last.said().matches(".*[.!?]");
         if (rest) {
@@ -75,8 +88,8 @@ final class KeyTables {
      * "Question | Answer | Marks" over "1 | 100 | 2", "2 | 1000 | 1": with heads above the first column alone counts, whatever
      * the others hold.
      */
-    private static boolean countDownwards(List<Map<Integer, Cues>> rows) {
-        List<Map<Integer, Cues>> below = rows.subList(Math.min(1, rows.size()), rows.size());
+    private static boolean countDownwards(List<Map<Integer, Filled>> rows) {
+        List<Map<Integer, Filled>> below = rows.subList(Math.min(1, rows.size()), rows.size());
         int columns = below.stream().mapToInt(Map::size).max().orElse(0);
         boolean alone = IntStream.range(2, Math.max(2, columns)).noneMatch(column -> counts(below, column));
         return rows.size() > SEVERAL
@@ -86,9 +99,9 @@ final class KeyTables {
                 && alone;
     }
 
-    private static boolean counts(List<Map<Integer, Cues>> rows, int column) {
+    private static boolean counts(List<Map<Integer, Filled>> rows, int column) {
         int last = 0;
-        for (Map<Integer, Cues> row : rows) {
+        for (Map<Integer, Filled> row : rows) {
             boolean numbered = row.containsKey(column) && isNumber(row.get(column));
             int number = numbered ? Integer.parseInt(row.get(column).text().replaceAll("\\D", "")) : 0;
             if (number <= last) {
@@ -99,18 +112,18 @@ final class KeyTables {
         return last > 0;
     }
 
-    private static void acrossRow(Map<Integer, Cues> numbers, Map<Integer, Cues> row, List<Answer> answers) {
+    private static void acrossRow(Map<Integer, Filled> numbers, Map<Integer, Filled> row, List<Answer> answers) {
         numbers.forEach((column, number) -> {
-            Cues answer = row.get(column);
+            Filled answer = row.get(column);
             if (answer != null && isNumber(number) && !isNumber(answer)) {
                 answers.add(Answer.of(number, answer));
             }
         });
     }
 
-    private static void alongRow(Map<Integer, Cues> row, boolean firstCounts, List<Answer> answers) {
+    private static void alongRow(Map<Integer, Filled> row, boolean firstCounts, List<Answer> answers) {
         row.forEach((column, number) -> {
-            Cues answer = row.get(column + 1);
+            Filled answer = row.get(column + 1);
             boolean said = answer != null && (!isNumber(answer) || firstCounts && column == 0);
             boolean counted = column == 0 || !firstCounts;
             if (said && counted && isNumber(number)) {
@@ -119,7 +132,7 @@ final class KeyTables {
         });
     }
 
-    private static boolean isNumber(Cues cues) {
-        return cues.text().matches("[(]?\\d{1,3}[a-h]?[.):]?");
+    private static boolean isNumber(Filled cell) {
+        return cell.text().matches("[(]?\\d{1,3}[a-h]?[.):]?");
     }
 }

@@ -36,7 +36,9 @@ final class LabelLines {
 
     static void mark(List<Cues> all) {
         for (int i = 0; i < all.size(); i++) {
-            if (TYPE_ONLY.matcher(all.get(i).text()).matches()) {
+            String text = all.get(i).text();
+            boolean bracketed = text.startsWith("(") || text.startsWith("[");
+            if (bracketed && TYPE_ONLY.matcher(text).matches()) {
                 int end = all.get(i).piece().segment().to();
                 all.set(i, all.get(i).withLead(new Cues.Lead(Cues.Announces.LABEL, end)));
             }

@@ -23,6 +23,9 @@ final class ListedOptions {
 
     /** One piece for each option, without what parts them; empty where the line is no such list. */
     static List<Piece> pieces(Line line) {
+        if (line.text().indexOf(':') < 0) {
+            return List.of();
+        }
         Matcher list = LIST.matcher(line.text());
         if (!list.lookingAt()) {
             return List.of();

@@ -128,15 +128,16 @@ final class PointsFinder {
         if (scored != null && scored.find()) {
             return Optional.of(new Found(number(scored), scored.start(), scored.end()));
         }
+        boolean bracketed = bare.startsWith("(") || bare.startsWith("[");
+        if (!bracketed) {
+            return Optional.empty();
+        }
         Matcher range = FROM_NOTHING.matcher(text);
         if (range.lookingAt()) {
             return Optional.of(new Found(number(range), 0, range.end()));
         }
         Matcher start = AT_START.matcher(text);
-        boolean bracketed = bare.startsWith("(") || bare.startsWith("[");
-        return bracketed && start.lookingAt()
-                ? Optional.of(new Found(number(start), 0, start.end()))
-                : Optional.empty();
+        return start.lookingAt() ? Optional.of(new Found(number(start), 0, start.end())) : Optional.empty();
     }
 
     private static boolean hasDash(String text) {

@@ -438,7 +438,10 @@ final class RoleScorer {
         fit += aboveFirst && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
-        fit -= cues.is(Trait.JUDGEMENT_WORD) || cues.is(Trait.POINTS_ONLY) ? CLEAR : 0;
+        boolean pair = from.role() == Role.STEM
+                && before.filter(b -> StemTrimmer.isPairOver(b.text(), cues.text()))
+                        .isPresent();
+        fit += pair ? SURE : cues.is(Trait.JUDGEMENT_WORD) || cues.is(Trait.POINTS_ONLY) ? -CLEAR : 0;
         boolean ruled = cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE);
         fit += isWrappedGap(cues, before) ? CLEAR + CLEAR : ruled ? -SURE : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) ? SURE : 0;

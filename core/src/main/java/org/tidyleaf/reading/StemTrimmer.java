@@ -134,6 +134,23 @@ final class StemTrimmer {
                 .anyMatch(matcher -> matcher.find() && matcher.start() > 0);
     }
 
+    /** Whether "True" ends the one line and "False" is all of the next, but for points. */
+    static boolean isPairOver(String above, String below) {
+        String text = below.strip();
+        if (text.length() > LONGEST_JUDGEMENT) {
+            return false;
+        }
+        int end = PointsFinder.beside(text)
+                .map(PointsFinder.Found::from)
+                .filter(from -> from > 0)
+                .orElse(text.length());
+        Set<String> words = Vocabulary.wordsOf(text);
+        return JUDGEMENTS.stream()
+                .filter(judgement -> judgement.words().stream().anyMatch(words::contains))
+                .map(judgement -> judgement.pattern().matcher(above + " " + text.substring(0, end)))
+                .anyMatch(matcher -> matcher.find() && matcher.start() > 0 && matcher.start() <= above.length());
+    }
+
     /** Cuts points and a printed "True / False" off the end, then keeps the rest. */
     void add(Draft draft, Segment whole) {
         Segment rest = whole;
@@ -270,9 +287,11 @@ final class StemTrimmer {
     /** "(Easy) What is …": how hard it is says the author to himself. */
     private Segment withoutDifficulty(Draft draft, Segment segment) {
         String text = source.text(segment);
+        if (text.indexOf('(') < 0 && text.indexOf('[') < 0) {
+            return segment;
+        }
         Matcher matcher = DIFFICULTY.matcher(text);
-        boolean bracketed = text.indexOf('(') >= 0 || text.indexOf('[') >= 0;
-        while (bracketed && matcher.find()) {
+        while (matcher.find()) {
             if (draft.judgement.isEmpty()) {
                 draft.judgement = JudgedBy.in(matcher.group()).orElse(List.of());
             }
