@@ -20,7 +20,7 @@ import org.tidyleaf.intake.IntakeException;
 class HabitsTogetherTest {
 
     static LongStream seeds() {
-        return LongStream.range(0, Integer.getInteger("tidyleaf.made", 50));
+        return LongStream.range(0, Integer.getInteger("tidyleaf.made", 150));
     }
 
     @ParameterizedTest
