@@ -142,15 +142,21 @@ final class BlockFinder {
         } else if (WORDS.mentions(cues.words(), "bank")
                 && BANK.matcher(cues.text()).find()) {
             bank(lead + 1, table);
-        } else if (WORDS.mentions(cues.words(), "order")
-                && ORDER.matcher(cues.text()).find()) {
+        } else if (asksForOrder(cues)) {
             steps(lead + 1);
         }
     }
 
+    /** "Ordne nach der Größe" has the word of "Ordne zu" and asks for an order. */
     private static boolean asksToMatch(Cues cues) {
         return WORDS.mentions(cues.words(), "match")
-                && MATCH.matcher(cues.text()).find();
+                && MATCH.matcher(cues.text()).find()
+                && !asksForOrder(cues);
+    }
+
+    private static boolean asksForOrder(Cues cues) {
+        return WORDS.mentions(cues.words(), "order")
+                && ORDER.matcher(cues.text()).find();
     }
 
     /** "7." and nothing else: what it asks stands in the heading above. */

@@ -86,9 +86,12 @@ final class NumberSeries {
         }
         List<Seen> after = List.of();
         for (int i = runs.size() - 1; i >= 0; i--) {
-            List<Seen> all = new ArrayList<>(before.get(i).size() > 1 ? before.get(i) : List.of());
-            all.addAll(runs.get(i));
-            all.addAll(after.size() > 1 || isLast(runs.get(i), after) ? after : List.of());
+            List<Seen> run = runs.get(i);
+            boolean begun = before.get(i).size() > 1 || isLoneFirst(before.get(i), run);
+            boolean goesOn = after.size() > 1 || isLast(run, after) || isLoneFirst(after, run);
+            List<Seen> all = new ArrayList<>(begun ? before.get(i) : List.of());
+            all.addAll(run);
+            all.addAll(goesOn ? after : List.of());
             after = all;
         }
         return after;
@@ -191,6 +194,14 @@ final class NumberSeries {
                     : -1;
         }
         return step == 1 ? 1 : 0.4;
+    }
+
+    /** The only question of a section, where the numbers of another one begin with 1 too. */
+    private static boolean isLoneFirst(List<Seen> lone, List<Seen> run) {
+        return lone.size() == 1
+                && lone.get(0).label().ordinal() == 1
+                && run.size() > 1
+                && run.get(0).label().ordinal() == 1;
     }
 
     /** A lone number behind the run is the last question, where the numbers between are those of pairs or gaps. */

@@ -38,9 +38,10 @@ final class NumberedHeads {
             boolean heads = HabitFinder.isWorded(shape)
                     && chains.entrySet().stream()
                             .filter(e -> e.getValue().get(0).label().kind() == Label.Kind.NUMBER
-                                    && !HabitFinder.isWorded(e.getKey()))
+                                    && !e.getKey().equals(shape))
                             .anyMatch(e -> countsOnThrough(all, outer, series.get(e.getKey()))
-                                    || asksInEach(all, outer, series.get(e.getKey())));
+                                    || !HabitFinder.isWorded(e.getKey())
+                                            && asksInEach(all, outer, series.get(e.getKey())));
             if (heads) {
                 chains.remove(shape);
                 return outer.stream().map(Seen::piece).collect(Collectors.toSet());

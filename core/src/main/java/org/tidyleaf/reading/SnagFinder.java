@@ -166,6 +166,11 @@ final class SnagFinder {
         return last;
     }
 
+    /** The next section counts from 1 again, even where the one above has a single question. */
+    private static boolean beginsAnew(Draft above, Draft here) {
+        return here.section != above.section && here.number.equals("1");
+    }
+
     private void numbers(List<Draft> drafts) {
         for (int i = 1; i < drafts.size(); i++) {
             String above = drafts.get(i - 1).number;
@@ -178,7 +183,7 @@ final class SnagFinder {
                             i + 1,
                             drafts.get(i),
                             "After " + above + " comes " + here + ". Look whether a question is missing between them.");
-                } else if (step == 0) {
+                } else if (step == 0 && !beginsAnew(drafts.get(i - 1), drafts.get(i))) {
                     add("number-repeat", i + 1, drafts.get(i), "The number " + here + " stands here twice.");
                 }
             }

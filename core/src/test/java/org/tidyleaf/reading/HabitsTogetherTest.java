@@ -7,7 +7,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.stream.LongStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
@@ -19,31 +21,35 @@ import org.tidyleaf.intake.IntakeException;
  */
 class HabitsTogetherTest {
 
-    static LongStream seeds() {
-        return LongStream.range(0, Integer.getInteger("tidyleaf.made", 150));
+    static Stream<Arguments> tests() {
+        int most = Integer.getInteger("tidyleaf.made", 150);
+        return Stream.concat(
+                LongStream.range(0, most).mapToObj(seed -> Arguments.of("", seed)),
+                LongStream.range(0, most / 4).mapToObj(seed -> Arguments.of("de", seed)));
     }
 
     @ParameterizedTest
-    @MethodSource("seeds")
-    void whatWasPutInIsReadOut(long seed) throws IntakeException, IOException {
-        MadeTest made = new MadeTest(seed);
+    @MethodSource("tests")
+    void whatWasPutInIsReadOut(String language, long seed) throws IntakeException, IOException {
+        MadeTest made = new MadeTest(seed, language.isEmpty() ? MadeLanguage.ENGLISH : MadeLanguage.GERMAN);
         byte[] bytes = made.bytes();
         Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
         String read = Shown.tidy(Shown.questions(reading));
         String folder = System.getProperty("tidyleaf.made.folder", "");
         if (!folder.isEmpty()) {
             Path to = Files.createDirectories(Path.of(folder));
-            Files.writeString(to.resolve(seed + ".habits"), made.habits().toString());
-            Files.writeString(to.resolve(seed + ".page"), made.text());
-            Files.writeString(to.resolve(seed + ".want"), made.expected());
-            Files.writeString(to.resolve(seed + ".got"), read);
             Files.writeString(
-                    to.resolve(seed + ".snags"),
+                    to.resolve(language + seed + ".habits"), made.habits().toString());
+            Files.writeString(to.resolve(language + seed + ".page"), made.text());
+            Files.writeString(to.resolve(language + seed + ".want"), made.expected());
+            Files.writeString(to.resolve(language + seed + ".got"), read);
+            Files.writeString(
+                    to.resolve(language + seed + ".snags"),
                     reading.snags() + "\n"
                             + reading.questions().stream()
                                     .map(q -> String.format("%.2f", q.doubt()))
                                     .toList());
-            Files.write(to.resolve(made.fileName().replace("made", String.valueOf(seed))), bytes);
+            Files.write(to.resolve(made.fileName().replace("made", language + seed)), bytes);
         }
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));

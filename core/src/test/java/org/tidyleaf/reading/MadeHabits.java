@@ -259,7 +259,8 @@ record MadeHabits(
             letters = one(random, Letters.values());
         }
         Numbers numbers = one(random, Numbers.values());
-        // Numbered options stand below plain numbers that look different.
+        // Numbered options stand below plain numbers that look different, and below several questions: below one they
+        // are a list.
         boolean digits = letters == Letters.DIGIT;
         while (digits
                 && !Set.of(Numbers.DOT, Numbers.BRACKETS, Numbers.ZERO, Numbers.DASH)

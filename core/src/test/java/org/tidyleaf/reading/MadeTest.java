@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.tidyleaf.reading.MadeHabits.Judging;
 import org.tidyleaf.reading.MadeHabits.Key;
@@ -19,8 +20,11 @@ import org.tidyleaf.reading.MadePage.Words;
 /** A test typed by {@link MadeHabits}, and what is to be understood of it, in the words of {@link Shown}. */
 final class MadeTest {
 
+    private static final Pattern WORD = Pattern.compile("\\p{L}+");
+
     private static final String TITLE = "Keeping Bees: end of course test";
 
+    private final MadeLanguage language;
     private final Random random;
     private final MadeHabits habits;
     private final MadePage page = new MadePage();
@@ -37,7 +41,8 @@ final class MadeTest {
     private int partsSoFar;
     private int list;
 
-    MadeTest(long seed) {
+    MadeTest(long seed, MadeLanguage language) {
+        this.language = language;
         random = new Random(seed * 0x9E3779B97F4A7C15L);
         habits = MadeHabits.of(random);
         write();
@@ -56,7 +61,7 @@ final class MadeTest {
 
     /** The page as text. */
     String text() {
-        return habits.wrapped() ? page.wrapped() : page.text();
+        return habits.wrapped() && language == MadeLanguage.ENGLISH ? page.wrapped() : page.text();
     }
 
     byte[] bytes() {
@@ -77,28 +82,37 @@ final class MadeTest {
         }
         page.line(TITLE, Look.BOLD);
         if (habits.header()) {
-            page.line("Name: ____________________    Date: ______________");
+            page.line(say("Name") + ": ____________________    " + say("Date") + ": ______________");
             page.blank();
         }
         list = page.list("decimal", "%1.");
         List<Runnable> kinds = new ArrayList<>(List.of(
-                () -> part("Multiple choice", "Choose the best answer.", 6, MadeContent.CHOICES, this::choice),
-                () -> part("True or false", judgingWords(), 5, MadeContent.STATEMENTS, this::statement),
-                () -> part("Complete the sentences", "Write one word in each gap.", 4, MadeContent.GAPS, this::gap),
-                () -> part("Short answers", "Answer in a word or two.", 3, MadeContent.SHORT, this::asked),
-                () -> part("Several answers", "More than one answer is right.", 3, MadeContent.SEVERAL, this::choice),
-                () -> part("Calculate", "Give the unit as well.", 3, MadeContent.NUMBERS, this::number),
-                () -> part("Matching", "", 2, MadeContent.PAIRS, this::pairs),
-                () -> part("Ordering", "", 2, MadeContent.STEPS, this::steps),
-                () -> part("Reading", "", 1, MadeContent.PASSAGES, this::passage),
-                () -> part("Gapped text", "", 2, MadeContent.BANKS, this::bank),
-                () -> part("Open questions", "", 2, MadeContent.PARTS, this::lettered),
-                () -> part("Essay questions", "Answer in full sentences.", 2, MadeContent.ESSAYS, this::essay)));
+                () -> part("Multiple choice", "Choose the best answer.", 6, language.choices(), this::choice),
+                () -> part("True or false", judgingWords(), 5, language.statements(), this::statement),
+                () -> part("Complete the sentences", "Write one word in each gap.", 4, language.gaps(), this::gap),
+                () -> part("Short answers", "Answer in a word or two.", 3, language.asked(), this::asked),
+                () -> part("Several answers", "More than one answer is right.", 3, language.several(), this::choice),
+                () -> part("Calculate", "Give the unit as well.", 3, language.numbers(), this::number),
+                () -> part("Matching", "", 2, language.pairs(), this::pairs),
+                () -> part("Ordering", "", 2, language.steps(), this::steps),
+                () -> part("Reading", "", 1, language.passages(), this::passage),
+                () -> part("Gapped text", "", 2, language.banks(), this::bank),
+                () -> part("Open questions", "", 2, language.parts(), this::lettered),
+                () -> part("Essay questions", "Answer in full sentences.", 2, language.essays(), this::essay)));
         Collections.shuffle(kinds, random);
         kinds.subList(0, 3 + random.nextInt(4)).forEach(Runnable::run);
         if (habits.key().list()) {
             keyList();
         }
+    }
+
+    private String say(String english) {
+        return language.say(english);
+    }
+
+    /** A habit's words with those of the language in place of the English ones. */
+    private String inLanguage(String words) {
+        return WORD.matcher(words).replaceAll(word -> say(word.group()));
     }
 
     private String judgingWords() {
@@ -115,14 +129,14 @@ final class MadeTest {
         Collections.shuffle(chosen, random);
         if (habits.parts()) {
             page.blank();
-            String head = habits.heads().title(partsSoFar, title);
-            String inKey = habits.heads().inKey(partsSoFar++, title);
-            page.line(head + (habits.points() == Points.HEADING ? " (2 points each)" : ""), Look.BOLD);
+            String head = inLanguage(habits.heads().title(partsSoFar, say(title)));
+            String inKey = inLanguage(habits.heads().inKey(partsSoFar++, say(title)));
+            page.line(head + (habits.points() == Points.HEADING ? " (2 " + say("points each") + ")" : ""), Look.BOLD);
             section = head;
             if (!instructions.isEmpty()) {
-                page.line(instructions);
+                page.line(say(instructions));
             }
-            this.instructions.add(instructions);
+            this.instructions.add(say(instructions));
             if (habits.restart()) {
                 number = 0;
                 list = page.list("decimal", "%1.");
@@ -140,12 +154,13 @@ final class MadeTest {
         if (habits.airy()) {
             page.blank();
         }
-        String printed =
-                habits.numbers().format.contains("%") ? habits.numbers().format.formatted(number) : "";
-        String text = (habits.points() == Points.BEFORE ? habits.points().words : "")
+        String printed = habits.numbers().format.contains("%")
+                ? habits.numbers().format.replace("Question", say("Question")).formatted(number)
+                : "";
+        String text = (habits.points() == Points.BEFORE ? inLanguage(habits.points().words) : "")
                 + words
                 + behind
-                + (habits.points() == Points.BEFORE ? "" : habits.points().words);
+                + (habits.points() == Points.BEFORE ? "" : inLanguage(habits.points().words));
         if (habits.numbers() == Numbers.AUTOMATIC) {
             page.line(List.of(new Words(front + text, Look.PLAIN)), 0, list);
         } else if (habits.numbers() == Numbers.LINE_ABOVE) {
@@ -180,20 +195,20 @@ final class MadeTest {
     private void answer(String words, String why) {
         if (habits.key().line()) {
             page.line(switch (habits.key()) {
-                        case ANS_LINE -> "Ans: ";
-                        case CORRECT_ANSWER_LINE -> "Correct answer: ";
-                        default -> "Answer: ";
+                        case ANS_LINE -> say("Ans") + ": ";
+                        case CORRECT_ANSWER_LINE -> say("Correct answer") + ": ";
+                        default -> say("Answer") + ": ";
                     }
                     + words);
             if (habits.why() != MadeHabits.Why.NONE && !why.isEmpty()) {
-                page.line(habits.why().words + why);
+                page.line(inLanguage(habits.why().words) + why);
             }
         } else if (habits.key().list()) {
             numbers.add(String.valueOf(number));
             answers.add(words);
         }
         if (habits.labels()) {
-            page.line("Difficulty: " + (number % 2 == 0 ? "easy" : "medium"));
+            page.line(say("Difficulty") + ": " + say(number % 2 == 0 ? "easy" : "medium"));
         }
     }
 
@@ -248,7 +263,7 @@ final class MadeTest {
         return switch (habits.key()) {
             case STAR_BEHIND -> " *";
             case TICK_BEHIND -> " \u2713";
-            case CORRECT_BEHIND -> " (correct)";
+            case CORRECT_BEHIND -> " (" + say("correct") + ")";
             default -> "";
         };
     }
@@ -292,17 +307,16 @@ final class MadeTest {
 
     private void statement(MadeContent.Statement statement) {
         boolean right = statement.right();
-        String letter = right ? "T" : "F";
+        String letter = right ? say("T") : "F";
         Judging judging = habits.judging();
         if (!habits.parts() && (judging == Judging.HEADED || judging == Judging.BLANK)) {
             judging = Judging.SLASH;
         }
         boolean keyed = hasKey();
-        String words = right ? "True" : "False";
+        String words = say(right ? "True" : "False");
         switch (judging) {
             case OPTIONS -> {
-                MadeContent.Choice choice = new MadeContent.Choice(
-                        "True or false: " + statement.text(), right ? 0 : 1, "", "True", "False");
+                MadeContent.Choice choice = new MadeContent.Choice("", right ? 0 : 1, "", say("True"), say("False"));
                 stem(
                         habits.key() == Key.LETTER_IN_FRONT
                                 ? "__" + habits.letters().letter(right ? 0 : 1) + "__ "
@@ -313,16 +327,16 @@ final class MadeTest {
                 words = habits.letters().letter(right ? 0 : 1);
                 keyed = habits.key() != Key.NONE;
             }
-            case SLASH -> stem("", statement.text(), "  True / False");
-            case FAR -> stem("", statement.text(), "\tTrue\tFalse");
-            case IN_BRACKETS -> stem("", statement.text(), " (True/False)");
+            case SLASH -> stem("", statement.text(), "  " + say("True") + " / " + say("False"));
+            case FAR -> stem("", statement.text(), "\t" + say("True") + "\t" + say("False"));
+            case IN_BRACKETS -> stem("", statement.text(), " (" + say("True") + "/" + say("False") + ")");
             case LETTERS -> {
-                stem("", statement.text(), "\tT   F");
+                stem("", statement.text(), "\t" + say("T") + "   F");
                 words = letter;
             }
             case BOXES -> {
                 stem("", statement.text(), "");
-                page.line("\u2610 True   \u2610 False");
+                page.line("\u2610 " + say("True") + "   \u2610 " + say("False"));
             }
             case BLANK -> {
                 boolean inFront = habits.key() == Key.LETTER_IN_FRONT;
@@ -333,10 +347,13 @@ final class MadeTest {
             default -> stem("", statement.text(), "");
         }
         answer(words, statement.why());
+        // Where nothing but letters are printed, the words are ours.
+        boolean named = habits.parts() || judging != Judging.LETTERS;
         expect(
                 "true-false",
                 statement.text(),
-                "\n    " + (keyed && right ? "*" : "-") + " True\n    " + (keyed && !right ? "*" : "-") + " False");
+                "\n    " + (keyed && right ? "*" : "-") + " " + (named ? say("True") : "True") + "\n    "
+                        + (keyed && !right ? "*" : "-") + " " + (named ? say("False") : "False"));
     }
 
     private void gap(MadeContent.Asked asked) {
@@ -359,7 +376,7 @@ final class MadeTest {
     private void number(MadeContent.Number asked) {
         stem("", asked.text(), "");
         if (!hasKey()) {
-            page.line("Answer: ______________ " + asked.unit());
+            page.line(say("Answer") + ": ______________ " + asked.unit());
         }
         answer(asked.value() + " " + asked.unit(), "");
         expect("numeric-entry", asked.text(), key(asked.value() + " " + asked.unit()));
@@ -425,7 +442,7 @@ final class MadeTest {
     private void passage(MadeContent.Passage passage) {
         int last = number + passage.choices().size() + passage.asked().size();
         page.blank();
-        String lead = "Read the text and answer questions " + (number + 1) + "-" + last + ".";
+        String lead = say("Read the text and answer questions") + " " + (number + 1) + "-" + last + ".";
         page.line(lead);
         page.line(passage.title(), Look.BOLD);
         passage.paragraphs().forEach(page::line);
@@ -438,7 +455,7 @@ final class MadeTest {
     private void bank(MadeContent.Bank bank) {
         stem("", bank.stem(), "");
         String words = String.join(number % 2 == 0 ? ", " : "   ", bank.words());
-        page.line(number % 2 == 0 ? "Words: " + words : words);
+        page.line(number % 2 == 0 ? say("Words") + ": " + words : words);
         page.line(bank.text().replace("_", habits.gap().printed));
         List<String> right = bank.key().stream().map(bank.words()::get).toList();
         answer(String.join(", ", right), "");
@@ -471,7 +488,7 @@ final class MadeTest {
                     .append(hasKey() ? "\n    = " + asked.accepted()[0] : "")
                     .append('\n');
             if (habits.key().line()) {
-                page.line("Answer: " + asked.accepted()[0]);
+                page.line(say("Answer") + ": " + asked.accepted()[0]);
             } else if (habits.key().list()) {
                 numbers.add(number + letter);
                 answers.add(asked.accepted()[0]);
@@ -484,10 +501,10 @@ final class MadeTest {
 
     private void keyList() {
         page.blank();
-        page.line(random.nextBoolean() ? "Answer key" : "ANSWERS", Look.BOLD);
+        page.line(say(random.nextBoolean() ? "Answer key" : "ANSWERS"), Look.BOLD);
         if (habits.key() == Key.LIST_IN_A_TABLE && !habits.restart()) {
             List<List<String>> rows = new ArrayList<>();
-            rows.add(List.of("Question", "Answer"));
+            rows.add(List.of(say("Question"), say("Answer")));
             for (int i = 0; i < numbers.size(); i++) {
                 rows.add(List.of(numbers.get(i), answers.get(i)));
             }
