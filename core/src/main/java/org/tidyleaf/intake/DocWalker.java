@@ -31,9 +31,7 @@ final class DocWalker {
     private static final char FIELD_END = 0x15;
     private static final char LINE_BREAK = 0x0B;
 
-    /** Underlined blanks are a rule to write on. */
     private final HWPFDocument document;
-
     private final LineCollector lines;
     private final List<Figure> figures = new ArrayList<>();
     private final List<Note> notes = new ArrayList<>();

@@ -74,7 +74,11 @@ final class Passages {
     }
 
     private static String digits(Draft draft) {
-        return draft.number.replaceAll("\\D.*", "");
+        int end = 0;
+        while (end < draft.number.length() && Character.isDigit(draft.number.charAt(end))) {
+            end++;
+        }
+        return draft.number.substring(0, end);
     }
 
     private static boolean isWithin(Draft draft, int[] range) {

@@ -71,8 +71,7 @@ final class PieceSplitter {
                 continue;
             }
             List<Piece> announced = ListedOptions.pieces(line);
-            boolean boxed = !boxes(line.text()).isEmpty();
-            List<Piece> apart = slashed.pieces(line).isEmpty() && !boxed ? wide.pieces(line) : slashed.pieces(line);
+            List<Piece> apart = slashed.pieces(line).isEmpty() ? wide.pieces(line) : slashed.pieces(line);
             List<Piece> listed = announced.isEmpty() ? apart : announced;
             if (!listed.isEmpty()) {
                 pieces.addAll(listed);

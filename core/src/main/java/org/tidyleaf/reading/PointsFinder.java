@@ -34,9 +34,9 @@ final class PointsFinder {
     private static final Pattern FROM_NOTHING =
             Vocabulary.pattern("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*(?:" + WORD + "\\.?)?\\s*\\)\\s*");
 
-    /** "____ / 3 p.": a place for what was earned over what can be. */
     private static final String SCORE_RULE = "(?<![._\u2026])(?:_{2,}|\\.{3,}|\u2026+)";
 
+    /** "____ / 3 p.": a place for what was earned over what can be, in brackets, close to the stroke or behind a whole sentence. */
     private static final Pattern SCORED = Vocabulary.pattern("\\s*(?:[(\\[]\\s*" + SCORE_RULE + "\\s*/|" + SCORE_RULE
             + "/|(?<=[?!:)\\]]\\s{0,9}|[^.]\\.\\s{1,9}|\\s{3}|\\t)" + SCORE_RULE + "\\s*/)\\s*(\\d{1,2})\\s*(?:" + WORD
             + "|p)?\\.?\\s*[)\\]]?\\s*$");

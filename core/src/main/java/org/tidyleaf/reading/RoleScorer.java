@@ -244,7 +244,17 @@ final class RoleScorer {
                 && (cues.is(Trait.INSTRUCTION_WORD)
                         || cues.is(Trait.GROUP_HEAD)
                         || cues.is(Trait.TYPE_HEAD)
-                        || cues.is(Trait.SHORT) && cues.lead().isEmpty() && isNextStem(index + 1));
+                        || cues.is(Trait.SHORT)
+                                && cues.lead().isEmpty()
+                                && (index > LAST_TITLE_PLACE + 1 || isNamedHead(index - 1))
+                                && isNextStem(index + 1));
+    }
+
+    /** What heads a part by its own words, and is no second line of the title. */
+    private boolean isNamedHead(int index) {
+        return all.get(index).is(Trait.SECTION_WORD)
+                || all.get(index).is(Trait.TYPE_HEAD)
+                || habits.headings().contains(index);
     }
 
     private double instruction(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
