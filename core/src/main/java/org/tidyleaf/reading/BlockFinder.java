@@ -20,7 +20,6 @@ final class BlockFinder {
 
     private static final Vocabulary WORDS = Vocabulary.ALL;
     private static final Pattern MATCH = Vocabulary.pattern("\\b" + WORDS.either("match") + "\\b");
-    private static final Pattern ORDER = Vocabulary.pattern("\\b" + WORDS.either("order") + "\\b");
     private static final Pattern BANK = Vocabulary.pattern("\\b" + WORDS.either("bank") + "\\b");
 
     private static final Pattern FILL_TABLE = Vocabulary.pattern("\\b" + WORDS.either("fill_table") + "\\b");
@@ -142,7 +141,7 @@ final class BlockFinder {
         } else if (WORDS.mentions(cues.words(), "bank")
                 && BANK.matcher(cues.text()).find()) {
             bank(lead + 1, table);
-        } else if (asksForOrder(cues)) {
+        } else if (HabitFinder.asksForOrder(cues)) {
             steps(lead + 1);
         }
     }
@@ -151,12 +150,7 @@ final class BlockFinder {
     private static boolean asksToMatch(Cues cues) {
         return WORDS.mentions(cues.words(), "match")
                 && MATCH.matcher(cues.text()).find()
-                && !asksForOrder(cues);
-    }
-
-    private static boolean asksForOrder(Cues cues) {
-        return WORDS.mentions(cues.words(), "order")
-                && ORDER.matcher(cues.text()).find();
+                && !HabitFinder.asksForOrder(cues);
     }
 
     /** "7." and nothing else: what it asks stands in the heading above. */
