@@ -35,7 +35,7 @@ final class CueFinder {
     private static final int LONGEST_SEARCHED = 2000;
 
     private static final Vocabulary WORDS = Vocabulary.ALL;
-    private static final String DELIMITER = "\\s*(?:[:=]|\\.(?=\\s)|\\s[-\u2013](?=\\s))\\s*";
+    private static final String DELIMITER = "\\s*(?:\\.?[:=]|\\.(?=\\s)|\\s[-\u2013](?=\\s))\\s*";
 
     private static final Pattern FAR_APART = Pattern.compile("\\t|\\s{4,}");
 
@@ -67,7 +67,7 @@ final class CueFinder {
             Pattern.compile("\\[\\p{L}[\\p{L} ]{1,14}]\\s+(?=[(\\[]?\\d{1,3}[.):])");
 
     private static final Pattern MARGIN_PAIR =
-            Vocabulary.pattern("(?-i:[(\\[]?([TVRWP])\\s*[/|]?\\s*([FO])[)\\]]?)\\s+" + NUMBER_BEHIND);
+            Vocabulary.pattern("(?-i:[(\\[]?([TVRWJP])\\s*[/|]?\\s*([FO])[)\\]]?)\\s+" + NUMBER_BEHIND);
     private static final Pattern FILL_IN =
             Vocabulary.pattern("\\b" + WORDS.either("fill") + "\\b[^_.\u2026]{0,14}(?:_{3,}|\\.{5,}|\u2026{2,})");
     private static final Pattern FILL_IN_BARE =
@@ -160,6 +160,7 @@ final class CueFinder {
             all.add(find(source.line(piece.segment().line()), piece));
         }
         markLoneJudgements(all);
+        WordsAsBullets.unlabel(all);
         BareLetters.label(all);
         NumberedGaps.label(all);
         IndentedNumbers.label(all);

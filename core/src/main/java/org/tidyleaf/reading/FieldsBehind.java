@@ -11,7 +11,7 @@ import org.tidyleaf.source.Source;
 /** "ANS: A   PTS: 1   REF: p. 31": behind the answer, far apart, fields with the same names again and again. */
 final class FieldsBehind {
 
-    private static final Pattern ANSWER = Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer") + "\\s?[:=]");
+    private static final Pattern ANSWER = Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer") + "\\.?\\s?[:=]");
     private static final Pattern FIELD = Pattern.compile("(?:\\t|\\s{2,})(\\p{Lu}\\p{L}{1,12}):\\s*(?=\\S)");
 
     /** A name that stands but once may be part of the answer. */

@@ -20,8 +20,10 @@ final class GapParser {
     private static final Pattern NUMBERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?(\\d{1,2})[)\\].:](?!\\d)\\s*");
     private static final Pattern ROMAN = Pattern.compile("(?:^|[\\s,;])[(\\[]?[ivx]{1,4}[)\\].:]\\s+");
     private static final Pattern LETTERED = Pattern.compile("(?:^|[\\s,;])[(\\[]?[a-h][)\\].:]\\s+");
-    private static final Pattern OTHER_SPELLING =
-            Vocabulary.pattern("\\s*(?:(?<!\\d|\\d\\s?\\p{L}{1,3})/|/(?!\\d|\\p{L}{1,3}\\b)|;|\\||(?<=\\s)(?-i:"
+
+    /** What parts spellings; an "o" that means "or" in Spanish is an article in Portuguese, so it must stand between two words. */
+    private static final Pattern OTHER_SPELLING = Vocabulary.pattern(
+            "\\s*(?:(?<!\\d|\\d\\s?\\p{L}{1,3})/|/(?!\\d|\\p{L}{1,3}\\b)|;|\\||(?<=[^\\s/;|,]\\s)(?<!\\b(?:e|com|de|para|por|que)\\s)(?-i:"
                     + Vocabulary.ALL.either("or") + ")(?=\\s))\\s*");
 
     private static final Pattern ALSO =

@@ -61,7 +61,7 @@ final class KeyListReader {
     private static final Pattern FIELD_BEHIND = Pattern.compile("\\s{2,}\\p{Lu}\\p{L}{2,12}\\s*:.*$");
 
     private static final Pattern ANNOUNCED =
-            Vocabulary.pattern(Vocabulary.ALL.either("answer", "model") + "\\s*[:=]\\s*");
+            Vocabulary.pattern(Vocabulary.ALL.either("answer", "model") + "\\.?\\s*[:=]\\s*");
     private static final Pattern LABELS_BEHIND = Pattern.compile("(?:\\t|\\s{2,})\\p{L}{2,12}\\s*:.*$");
 
     private static final Pattern CODED = Pattern.compile("(?<=^|\\s)([A-Z]{1,3}\\d{1,3})[:.)]?\\s+(?=\\S)");
@@ -90,7 +90,7 @@ final class KeyListReader {
     private static final Pattern OTHER_PART = Pattern.compile("\\s[(\\[][a-h][)\\]]\\s");
 
     private static final Pattern NUMBER_ALONE =
-            Vocabulary.pattern("(\\d{1,3})\\s*[.):]\\s*" + Vocabulary.ALL.either("answer", "model") + "\\s*:\\s*");
+            Vocabulary.pattern("(\\d{1,3})\\s*[.):]\\s*" + Vocabulary.ALL.either("answer", "model") + "\\.?\\s*:\\s*");
 
     /** A narrow first column wraps its name over further lines. */
     private static final int LAST_ROW_BELOW = 3;

@@ -10,12 +10,12 @@ import org.tidyleaf.source.Line;
 final class LineEnds {
 
     private static final Pattern ANSWER_BEHIND = Vocabulary.pattern("((?<=[.?!:_\u2026)])\\s+|\\s{2,}|\\s)([(\\[]?(?:"
-            + Vocabulary.ALL.either("answer", "model") + "\\s*[:=]|"
+            + Vocabulary.ALL.either("answer", "model") + "\\.?\\s*[:=]|"
             + Vocabulary.ALL.either("answer_initial") + ":)\\s*\\S)");
 
     /** A line that announces what it says is of one piece. */
     private static final Pattern ANNOUNCED = Vocabulary.pattern(
-            "\\W*" + Vocabulary.ALL.either("answer", "model", "feedback", "hint", "label", "list") + "\\s*[:=(]");
+            "\\W*" + Vocabulary.ALL.either("answer", "model", "feedback", "hint", "label", "list") + "\\.?\\s*[:=(]");
 
     private static final Pattern POINTS_FAR =
             Pattern.compile("[^\\s.?!](?:\\s{5,}|\\s?\\t\\s?)([(\\[]\\d{1,2}[)\\]])\\s*$");

@@ -58,6 +58,11 @@ final class NumberedHeads {
         return Set.of();
     }
 
+    /** "Question 1" and nothing else. */
+    private static boolean isAlone(List<Cues> all, Seen seen) {
+        return all.get(seen.piece()).line().text().substring(seen.label().end()).isBlank();
+    }
+
     /** Most end with a question mark, whatever stands behind it. */
     private static boolean askThemselves(List<Cues> all, List<Seen> outer) {
         long asking = outer.stream()
@@ -70,12 +75,7 @@ final class NumberedHeads {
     /** "Question 1" and nothing else, most with a question on the line below: what is listed further down are options. */
     private static boolean askBelow(List<Cues> all, List<Seen> outer) {
         long asking = outer.stream()
-                .filter(seen -> all.get(seen.piece())
-                                .line()
-                                .text()
-                                .substring(seen.label().end())
-                                .isBlank()
-                        && seen.piece() + 1 < all.size())
+                .filter(seen -> isAlone(all, seen) && seen.piece() + 1 < all.size())
                 .map(seen -> all.get(seen.piece() + 1))
                 .filter(below -> below.labels().isEmpty()
                         && (below.is(Trait.QUESTION_MARK)
@@ -139,7 +139,10 @@ final class NumberedHeads {
 
     private static boolean countsOnThrough(List<Cues> all, List<Seen> outer, List<Seen> inner) {
         long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
-        long asking = inner.stream().filter(s -> asks(all, s.piece())).count();
+        long asking = inner.stream()
+                .map(s -> isAlone(all, s) ? s.piece() + 1 : s.piece())
+                .filter(piece -> piece < all.size() && (asks(all, piece) || isPointed(all, piece)))
+                .count();
         int first = outer.get(0).piece();
         boolean behind = inner.stream().allMatch(s -> s.piece() > first);
         return restarts == 1 && inner.size() > outer.size() && asking * 2 >= inner.size() && behind;

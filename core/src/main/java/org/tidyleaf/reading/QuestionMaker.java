@@ -40,9 +40,11 @@ final class QuestionMaker {
 
     private static final Pattern SEVERAL = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several") + "\\b");
     private static final Pattern EXPLAIN =
-            Vocabulary.pattern("(?:.*[.:!]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
-    private static final Pattern NUMBER_ASKED =
-            Vocabulary.pattern("(?:.*[.:!,]\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
+            Vocabulary.pattern("(?:.*[.:!]\\s+)?\u00bf?" + Vocabulary.ALL.either("explain") + "\\b.*");
+
+    /** "How many …?", "In wie vielen …?", "\u00bfDe cu\u00e1ntos …?" */
+    private static final Pattern NUMBER_ASKED = Vocabulary.pattern(
+            "(?:.*[.:!,]\\s+)?\u00bf?(?:\\p{L}{1,4}\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
 
     /** "____ mm": a place to write a number on, with its unit. */
     private static final Pattern UNIT_BEHIND = Pattern.compile(

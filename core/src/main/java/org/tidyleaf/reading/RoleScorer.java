@@ -289,7 +289,10 @@ final class RoleScorer {
 
     /** Behind a gap a line without a full stop, and below it a number, the text for some, or a sentence of what to do and a number. */
     private boolean isOverGroup(int index, Cues cues) {
-        boolean apart = index > LAST_TITLE_PLACE
+        // Below the line for a name nothing belongs to the title.
+        boolean belowTitle =
+                index > LAST_TITLE_PLACE || index > 0 && all.get(index - 1).is(Trait.FILL_IN);
+        boolean apart = belowTitle
                 && index + 2 < all.size()
                 && cues.spaceBefore() > 0
                 && cues.labels().isEmpty()

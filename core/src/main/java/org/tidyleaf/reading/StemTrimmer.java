@@ -27,7 +27,7 @@ final class StemTrimmer {
             "(?:(?:[\u2610\u2611\u25a1\u25cb\u25ef]|[(\\[]\\s{0,3}[xX\u2713\u2714]?\\s{0,3}[)\\]])\\s*)?";
     private static final List<Judgement> JUDGEMENTS = Stream.concat(
                     Vocabulary.ALL.pairs().stream(),
-                    Stream.of("T/F", "V/F", "R/F", "W/F", "W/O", "P/F", "J/N", "Y/N")
+                    Stream.of("T/F", "V/F", "R/F", "W/F", "W/O", "J/O", "P/F", "J/N", "Y/N")
                             .map(pair -> pair.split("/")))
             .map(Judgement::of)
             .collect(Collectors.collectingAndThen(Collectors.toList(), StemTrimmer::withSmallLetters));

@@ -1,4 +1,4 @@
-package org.tidyleaf.reading;
+package org.tidyleaf.reading.made;
 
 import java.util.List;
 import java.util.Locale;
@@ -9,7 +9,7 @@ import java.util.Set;
  * How the author of a made-up test works: numbers, letters, key, points. Each is drawn on its own, but for what no author
  * would put together (a key of letters for options without any).
  */
-record MadeHabits(
+record Habits(
         Numbers numbers,
         Letters letters,
         Layout layout,
@@ -139,13 +139,13 @@ record MadeHabits(
             return name().startsWith("LIST");
         }
 
-        MadePage.Look look() {
+        Page.Look look() {
             return switch (this) {
-                case BOLD -> MadePage.Look.BOLD;
-                case RED -> MadePage.Look.RED;
-                case YELLOW -> MadePage.Look.YELLOW;
-                case UNDERLINED -> MadePage.Look.UNDERLINED;
-                default -> MadePage.Look.PLAIN;
+                case BOLD -> Page.Look.BOLD;
+                case RED -> Page.Look.RED;
+                case YELLOW -> Page.Look.YELLOW;
+                case UNDERLINED -> Page.Look.UNDERLINED;
+                default -> Page.Look.PLAIN;
             };
         }
     }
@@ -252,7 +252,7 @@ record MadeHabits(
         }
     }
 
-    static MadeHabits of(Random random) {
+    static Habits of(Random random) {
         Key key = one(random, Key.values());
         Letters letters = one(random, Letters.values());
         while (key.byLetters() && !letters.named() || letters == Letters.DIGIT && key == Key.LETTER_IN_FRONT) {
@@ -284,7 +284,7 @@ record MadeHabits(
         Gap gap = one(random, Gap.values());
         Heads heads = random.nextInt(3) == 0 ? Heads.PART : one(random, Heads.values());
         Points points = one(random, Points.values());
-        return new MadeHabits(
+        return new Habits(
                 numbers,
                 letters,
                 layout,

@@ -1,33 +1,36 @@
-package org.tidyleaf.reading;
+package org.tidyleaf.reading.made;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import org.tidyleaf.reading.MadeHabits.Judging;
-import org.tidyleaf.reading.MadeHabits.Key;
-import org.tidyleaf.reading.MadeHabits.Layout;
-import org.tidyleaf.reading.MadeHabits.Letters;
-import org.tidyleaf.reading.MadeHabits.Numbers;
-import org.tidyleaf.reading.MadeHabits.Points;
-import org.tidyleaf.reading.MadePage.Look;
-import org.tidyleaf.reading.MadePage.Words;
+import org.tidyleaf.reading.made.Habits.Judging;
+import org.tidyleaf.reading.made.Habits.Key;
+import org.tidyleaf.reading.made.Habits.Layout;
+import org.tidyleaf.reading.made.Habits.Letters;
+import org.tidyleaf.reading.made.Habits.Numbers;
+import org.tidyleaf.reading.made.Habits.Points;
+import org.tidyleaf.reading.made.Page.Look;
+import org.tidyleaf.reading.made.Page.Words;
 
-/** A test typed by {@link MadeHabits}, and what is to be understood of it, in the words of {@link Shown}. */
-final class MadeTest {
+/** A test typed by {@link Habits}, and what is to be understood of it, as {@code Shown} in the package above shows a reading. */
+public final class MadeTest {
 
     private static final Pattern WORD = Pattern.compile("\\p{L}+");
 
     private static final String TITLE = "Keeping Bees: end of course test";
 
-    private final MadeLanguage language;
+    private final Language language;
+    private final boolean english;
+    private final int author;
     private final Random random;
-    private final MadeHabits habits;
-    private final MadePage page = new MadePage();
+    private final Habits habits;
+    private final Page page = new Page();
     private final StringBuilder expected = new StringBuilder();
     private final List<String> numbers = new ArrayList<>();
     private final List<String> instructions = new ArrayList<>();
@@ -41,38 +44,41 @@ final class MadeTest {
     private int partsSoFar;
     private int list;
 
-    MadeTest(long seed, MadeLanguage language) {
-        this.language = language;
+    public MadeTest(long seed, String languageCode) {
+        language = Language.of(languageCode);
+        english = languageCode.equals("en");
+        author = (int) seed;
         random = new Random(seed * 0x9E3779B97F4A7C15L);
-        habits = MadeHabits.of(random);
+        habits = Habits.of(random);
         write();
         boolean plain = !page.needsWordProcessor() && habits.key() != Key.BOLD && random.nextBoolean();
         fileName = plain ? "made.txt" : "made.docx";
     }
 
-    MadeHabits habits() {
-        return habits;
+    /** The habits that were drawn, for whoever looks into a test that failed. */
+    public String habits() {
+        return habits.toString();
     }
 
     /** What is to be done in each part, empty where nothing is said. */
-    List<String> instructions() {
+    public List<String> instructions() {
         return instructions;
     }
 
     /** The page as text. */
-    String text() {
-        return habits.wrapped() && language == MadeLanguage.ENGLISH ? page.wrapped() : page.text();
+    public String text() {
+        return habits.wrapped() && english ? page.wrapped() : page.text();
     }
 
-    byte[] bytes() {
+    public byte[] bytes() {
         return fileName.endsWith(".docx") ? page.docx() : text().getBytes(StandardCharsets.UTF_8);
     }
 
-    String expected() {
-        return Shown.tidy(expected.toString());
+    public String expected() {
+        return expected.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
     }
 
-    String fileName() {
+    public String fileName() {
         return fileName;
     }
 
@@ -107,7 +113,7 @@ final class MadeTest {
     }
 
     private String say(String english) {
-        return language.say(english);
+        return language.say(english, author);
     }
 
     /** A habit's words with those of the language in place of the English ones. */
@@ -200,7 +206,7 @@ final class MadeTest {
                         default -> say("Answer") + ": ";
                     }
                     + words);
-            if (habits.why() != MadeHabits.Why.NONE && !why.isEmpty()) {
+            if (habits.why() != Habits.Why.NONE && !why.isEmpty()) {
                 page.line(inLanguage(habits.why().words) + why);
             }
         } else if (habits.key().list()) {
@@ -218,7 +224,7 @@ final class MadeTest {
 
     // -- the types
 
-    private void choice(MadeContent.Choice choice) {
+    private void choice(Content.Choice choice) {
         String letters =
                 choice.right().stream().sorted().map(habits.letters()::letter).collect(Collectors.joining(", "));
         boolean inFront = habits.key() == Key.LETTER_IN_FRONT;
@@ -244,7 +250,7 @@ final class MadeTest {
         expect(several ? "multiple-choice" : "single-choice", choice.stem(), rest.toString());
     }
 
-    private List<String> options(MadeContent.Choice choice) {
+    private List<String> options(Content.Choice choice) {
         List<String> printed = new ArrayList<>();
         for (int i = 0; i < choice.options().size(); i++) {
             boolean right = choice.right().contains(i);
@@ -268,7 +274,7 @@ final class MadeTest {
         };
     }
 
-    private void options(Layout layout, MadeContent.Choice choice) {
+    private void options(Layout layout, Content.Choice choice) {
         List<String> printed = options(choice);
         List<Words> words = new ArrayList<>();
         for (int i = 0; i < printed.size(); i++) {
@@ -305,9 +311,9 @@ final class MadeTest {
         return line;
     }
 
-    private void statement(MadeContent.Statement statement) {
+    private void statement(Content.Statement statement) {
         boolean right = statement.right();
-        String letter = right ? say("T") : "F";
+        String letter = say(right ? "T" : "F");
         Judging judging = habits.judging();
         if (!habits.parts() && (judging == Judging.HEADED || judging == Judging.BLANK)) {
             judging = Judging.SLASH;
@@ -316,7 +322,8 @@ final class MadeTest {
         String words = say(right ? "True" : "False");
         switch (judging) {
             case OPTIONS -> {
-                MadeContent.Choice choice = new MadeContent.Choice("", right ? 0 : 1, "", say("True"), say("False"));
+                Content.Choice choice =
+                        new Content.Choice("", Set.of(right ? 0 : 1), "", List.of(say("True"), say("False")));
                 stem(
                         habits.key() == Key.LETTER_IN_FRONT
                                 ? "__" + habits.letters().letter(right ? 0 : 1) + "__ "
@@ -331,7 +338,7 @@ final class MadeTest {
             case FAR -> stem("", statement.text(), "\t" + say("True") + "\t" + say("False"));
             case IN_BRACKETS -> stem("", statement.text(), " (" + say("True") + "/" + say("False") + ")");
             case LETTERS -> {
-                stem("", statement.text(), "\t" + say("T") + "   F");
+                stem("", statement.text(), "\t" + say("T") + "   " + say("F"));
                 words = letter;
             }
             case BOXES -> {
@@ -356,15 +363,15 @@ final class MadeTest {
                         + (keyed && !right ? "*" : "-") + " " + (named ? say("False") : "False"));
     }
 
-    private void gap(MadeContent.Asked asked) {
+    private void gap(Content.Asked asked) {
         stem("", asked.text().replace("_", habits.gap().printed), "");
         answer(String.join(" / ", asked.accepted()), "");
         // Where dots run into the full stop, nobody can tell it from them.
-        String stem = habits.gap() == MadeHabits.Gap.DOTS ? asked.text().replaceFirst("_\\.$", "_") : asked.text();
+        String stem = habits.gap() == Habits.Gap.DOTS ? asked.text().replaceFirst("_\\.$", "_") : asked.text();
         expect("text-entry", stem.replace("_", "[[1]]"), key(String.join(" / ", asked.accepted())));
     }
 
-    private void asked(MadeContent.Asked asked) {
+    private void asked(Content.Asked asked) {
         stem("", asked.text(), "");
         if (!hasKey()) {
             page.line("______________________________");
@@ -373,7 +380,7 @@ final class MadeTest {
         expect("text-entry", asked.text(), key(String.join(" / ", asked.accepted())));
     }
 
-    private void number(MadeContent.Number asked) {
+    private void number(Content.Number asked) {
         stem("", asked.text(), "");
         if (!hasKey()) {
             page.line(say("Answer") + ": ______________ " + asked.unit());
@@ -382,22 +389,22 @@ final class MadeTest {
         expect("numeric-entry", asked.text(), key(asked.value() + " " + asked.unit()));
     }
 
-    private void essay(MadeContent.Asked asked) {
+    private void essay(Content.Asked asked) {
         stem("", asked.text(), "");
         if (!hasKey()) {
             page.line("______________________________________________________________");
             page.line("______________________________________________________________");
             page.line("______________________________________________________________");
         }
-        answer(asked.accepted()[0], "");
-        expect("extended-text", asked.text(), key(asked.accepted()[0]));
+        answer(asked.accepted().get(0), "");
+        expect("extended-text", asked.text(), key(asked.accepted().get(0)));
     }
 
     private String key(String words) {
         return hasKey() ? "\n    = " + words : "";
     }
 
-    private void pairs(MadeContent.Pairs pairs) {
+    private void pairs(Content.Pairs pairs) {
         stem("", pairs.stem(), "");
         List<List<String>> rows = new ArrayList<>();
         for (int i = 0; i < pairs.rights().size(); i++) {
@@ -424,7 +431,7 @@ final class MadeTest {
         expect("match", pairs.stem(), hasKey() ? key.toString() : "");
     }
 
-    private void steps(MadeContent.Steps steps) {
+    private void steps(Content.Steps steps) {
         stem("", steps.stem(), "");
         for (int i = 0; i < steps.items().size(); i++) {
             page.line((char) ('A' + i) + ". " + steps.items().get(i));
@@ -439,20 +446,20 @@ final class MadeTest {
         expect("order", steps.stem(), hasKey() ? key.toString() : "");
     }
 
-    private void passage(MadeContent.Passage passage) {
+    private void passage(Content.Passage passage) {
         int last = number + passage.choices().size() + passage.asked().size();
         page.blank();
         String lead = say("Read the text and answer questions") + " " + (number + 1) + "-" + last + ".";
         page.line(lead);
         page.line(passage.title(), Look.BOLD);
         passage.paragraphs().forEach(page::line);
-        this.passage = lead;
+        this.passage = lead + " " + passage.title();
         passage.choices().forEach(this::choice);
         passage.asked().forEach(this::asked);
         this.passage = "";
     }
 
-    private void bank(MadeContent.Bank bank) {
+    private void bank(Content.Bank bank) {
         stem("", bank.stem(), "");
         String words = String.join(number % 2 == 0 ? ", " : "   ", bank.words());
         page.line(number % 2 == 0 ? say("Words") + ": " + words : words);
@@ -466,13 +473,13 @@ final class MadeTest {
         expect("gap-match", bank.stem() + " " + text, hasKey() ? "\n    = " + String.join("\n    = ", right) : "");
     }
 
-    private void lettered(MadeContent.Parts parts) {
+    private void lettered(Content.Parts parts) {
         stem("", parts.lead(), "");
         passage = parts.lead();
         // What the whole is worth is shared out where it comes out even.
         String points = habits.points() == Points.NONE || parts.parts().size() != 2 ? " " : " 1p ";
         for (int i = 0; i < parts.parts().size(); i++) {
-            MadeContent.Asked asked = parts.parts().get(i);
+            Content.Asked asked = parts.parts().get(i);
             String letter = String.valueOf((char) ('a' + i));
             page.line("(" + letter + ") " + asked.text());
             if (!hasKey()) {
@@ -485,13 +492,13 @@ final class MadeTest {
                     .append(" extended-text")
                     .append(points)
                     .append(asked.text())
-                    .append(hasKey() ? "\n    = " + asked.accepted()[0] : "")
+                    .append(hasKey() ? "\n    = " + asked.accepted().get(0) : "")
                     .append('\n');
             if (habits.key().line()) {
-                page.line(say("Answer") + ": " + asked.accepted()[0]);
+                page.line(say("Answer") + ": " + asked.accepted().get(0));
             } else if (habits.key().list()) {
                 numbers.add(number + letter);
-                answers.add(asked.accepted()[0]);
+                answers.add(asked.accepted().get(0));
             }
         }
         passage = "";

@@ -1,4 +1,4 @@
-package org.tidyleaf.reading;
+package org.tidyleaf.reading.made;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,7 +6,7 @@ import java.util.stream.Collectors;
 import org.tidyleaf.intake.Docx;
 
 /** A page that a made-up test is typed on, line by line; it is saved as a word processor's file or as plain text. */
-final class MadePage {
+final class Page {
 
     /** How words look, in the word processor's own terms. */
     enum Look {
