@@ -45,7 +45,7 @@ final class KeyListReader {
             Pattern.compile("(?:^|(?<=\\s{2}|[;,]\\s{0,2}))\\s*(\\d{1,2}\\.\\d{1,2}(?:\\.\\d{1,2})?)[.:)]?\\s+");
 
     private static final Pattern PART_HEAD = Vocabulary.pattern("((?:" + Vocabulary.ALL.either("section")
-            + "|(?=.*?:\\s*[(]?\\d{1,3}\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
+            + "|(?=.*?:\\s*[(]?\\d{1,3}[a-h]?\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
             + Vocabulary.ALL.either("numbers")
             + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1(?:\\s*[.):]|\\s+\\p{L}.*\\s2\\s+\\p{L}))"
             + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");

@@ -104,7 +104,9 @@ final class KeyTables {
         for (Map<Integer, Filled> row : rows) {
             boolean numbered = row.containsKey(column) && isNumber(row.get(column));
             int number = numbered ? Integer.parseInt(row.get(column).text().replaceAll("\\D", "")) : 0;
-            if (number <= last) {
+            // 17a, 17b: parts of one question.
+            boolean part = number == last && row.get(column).text().matches(".*\\d[a-h]\\W*");
+            if (number <= last && !part) {
                 return false;
             }
             last = number;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -40,7 +41,7 @@ final class NumberedHeads {
                             .filter(e -> e.getValue().get(0).label().kind() == Label.Kind.NUMBER
                                     && !e.getKey().equals(shape))
                             .anyMatch(e -> countsOnThrough(all, outer, series.get(e.getKey()))
-                                    || !HabitFinder.isWorded(e.getKey())
+                                    || isWordedOtherwise(all, outer, series.get(e.getKey()))
                                             && asksInEach(all, outer, series.get(e.getKey())));
             if (heads) {
                 chains.remove(shape);
@@ -137,10 +138,28 @@ final class NumberedHeads {
         return close && count > 1 && answered * 3 >= count * 2;
     }
 
+    /** Where the question stands: beside its number, or below one that stands alone. */
+    private static int asking(List<Cues> all, Seen seen) {
+        return isAlone(all, seen) ? seen.piece() + 1 : seen.piece();
+    }
+
+    /** Plain numbers, or numbers behind another word than the outer ones. */
+    private static boolean isWordedOtherwise(List<Cues> all, List<Seen> outer, List<Seen> inner) {
+        Set<String> words = outer.stream().map(seen -> wordBefore(all, seen)).collect(Collectors.toSet());
+        return inner.stream().map(seen -> wordBefore(all, seen)).noneMatch(words::contains);
+    }
+
+    private static String wordBefore(List<Cues> all, Seen seen) {
+        String text = all.get(seen.piece()).line().text();
+        return text.substring(seen.label().from(), seen.label().end())
+                .replaceAll("[^\\p{L}].*", "")
+                .toLowerCase(Locale.ROOT);
+    }
+
     private static boolean countsOnThrough(List<Cues> all, List<Seen> outer, List<Seen> inner) {
         long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
         long asking = inner.stream()
-                .map(s -> isAlone(all, s) ? s.piece() + 1 : s.piece())
+                .map(s -> asking(all, s))
                 .filter(piece -> piece < all.size() && (asks(all, piece) || isPointed(all, piece)))
                 .count();
         int first = outer.get(0).piece();
@@ -151,7 +170,10 @@ final class NumberedHeads {
     /** "Exercise 1: 1) … 2) … Exercise 2: 1) … 2) …": numbers that begin anew in several and ask by themselves. */
     private static boolean asksInEach(List<Cues> all, List<Seen> outer, List<Seen> inner) {
         long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
-        long asking = inner.stream().filter(s -> isAnswered(all, s.piece())).count();
+        long asking = inner.stream()
+                .map(s -> asking(all, s))
+                .filter(piece -> piece < all.size() && (isAnswered(all, piece) || isPointed(all, piece)))
+                .count();
         long questions = outer.stream()
                 .filter(s -> ASKS.matcher(all.get(s.piece()).text()).find())
                 .count();

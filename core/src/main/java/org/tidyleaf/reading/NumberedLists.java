@@ -6,9 +6,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** Numbered lists below or within questions: statements, places to write, lists in stems. Their numbers number no questions. */
 final class NumberedLists {
+
+    /** Fewer are two things named. */
+    private static final int FEWEST_CHOICES = 3;
+
+    private static final Pattern ASKS = Pattern.compile("\\?[^?]{0,16}$");
 
     private NumberedLists() {}
 
@@ -101,11 +107,42 @@ final class NumberedLists {
                         && inner.stream()
                                 .allMatch(s -> StemTrimmer.endsWithPair(
                                         all.get(s.piece()).text()));
-                if (judged || HabitFinder.asksForOrder(all.get(Math.max(0, first - 1)))) {
+                boolean ordered = HabitFinder.asksForOrder(all.get(Math.max(0, first - 1)));
+                if (judged || ordered || isChosenFrom(all, inner)) {
                     options.put(shape, inner.size());
                 }
             }
         }
+    }
+
+    /** "Where did they settle? 1) on the gate 2) in a pear tree 3) on a ladder": brief lines right below what asks, to choose from. */
+    private static boolean isChosenFrom(List<Cues> all, List<Seen> list) {
+        int first = list.get(0).piece();
+        int last = list.get(list.size() - 1).piece();
+        boolean together = first > 0 && last - first + 1 == list.size() && list.size() >= FEWEST_CHOICES;
+        List<Cues> items = all.subList(first, last + 1);
+        boolean brief = items.stream()
+                .allMatch(item -> item.is(Cues.Trait.SHORT)
+                        && !item.is(Cues.Trait.QUESTION_MARK)
+                        && !item.is(Cues.Trait.GAP)
+                        && PointsFinder.beside(item.text()).isEmpty());
+        boolean lettered = last + 1 < all.size()
+                && all.get(last + 1).labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
+        if (!together || !brief || lettered) {
+            return false;
+        }
+        boolean sentences = items.stream().anyMatch(item -> item.is(Cues.Trait.ENDS_SENTENCE));
+        long marked = items.stream().filter(item -> item.sign().isPresent()).count();
+        boolean told = last + 1 < all.size()
+                && all.get(last + 1).announces(Cues.Announces.KEY)
+                && all.get(last + 1).text().matches(".*\\W\\d(?:\\s*,\\s*\\d)*\\W*");
+        return told || marked > 0 && marked < list.size() || asks(all.get(first - 1)) && !sentences;
+    }
+
+    /** With a question mark at its end, or before the points behind it. */
+    private static boolean asks(Cues cues) {
+        return cues.is(Cues.Trait.QUESTION_MARK) || ASKS.matcher(cues.text()).find();
     }
 
     private static boolean isEnclosed(List<Cues> all, List<Seen> outer, int first, int last) {
