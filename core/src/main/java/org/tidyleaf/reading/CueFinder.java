@@ -170,6 +170,7 @@ final class CueFinder {
         SlashedOptions.label(all);
         WideOptions.label(all);
         BareNumbers.label(all);
+        WrappedGaps.mark(all);
         AnswerLetters.mark(all);
         PairKeys.mark(all);
         FilledMarks.mark(all);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
@@ -22,6 +23,8 @@ import org.tidyleaf.reading.made.MadeTest;
  */
 class HabitsTogetherTest {
 
+    private static final List<String> FORMATS = List.of("docx", "odt", "docx", "rtf", "html");
+
     static Stream<Arguments> tests() {
         int most = Integer.getInteger("tidyleaf.made", 150);
         return Stream.of("en", "de", "fr", "es", "it", "pt", "nl", "pl")
@@ -32,7 +35,8 @@ class HabitsTogetherTest {
     @ParameterizedTest
     @MethodSource("tests")
     void whatWasPutInIsReadOut(String language, long seed) throws IntakeException, IOException {
-        MadeTest made = new MadeTest(seed, language);
+        String format = System.getProperty("tidyleaf.made.format", FORMATS.get((int) (seed % FORMATS.size())));
+        MadeTest made = new MadeTest(seed, language, format);
         byte[] bytes = made.bytes();
         Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
         String read = Shown.tidy(Shown.questions(reading));

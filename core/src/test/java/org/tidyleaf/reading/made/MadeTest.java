@@ -44,15 +44,16 @@ public final class MadeTest {
     private int partsSoFar;
     private int list;
 
-    public MadeTest(long seed, String languageCode) {
+    /** @param format the ending of the file's name, "docx" for example, where plain text does not do */
+    public MadeTest(long seed, String languageCode, String format) {
         language = Language.of(languageCode);
         english = languageCode.equals("en");
         author = (int) seed;
         random = new Random(seed * 0x9E3779B97F4A7C15L);
         habits = Habits.of(random);
         write();
-        boolean plain = !page.needsWordProcessor() && habits.key() != Key.BOLD && random.nextBoolean();
-        fileName = plain ? "made.txt" : "made.docx";
+        boolean plain = page.isPlain() && habits.key() != Key.BOLD && random.nextBoolean();
+        fileName = "made." + (plain ? "txt" : format);
     }
 
     /** The habits that were drawn, for whoever looks into a test that failed. */
@@ -71,7 +72,14 @@ public final class MadeTest {
     }
 
     public byte[] bytes() {
-        return fileName.endsWith(".docx") ? page.docx() : text().getBytes(StandardCharsets.UTF_8);
+        return switch (fileName.substring(fileName.indexOf('.') + 1)) {
+            case "docx" -> WordPage.save(page);
+            case "odt" -> OpenPage.save(page);
+            case "rtf" -> RichPage.save(page);
+            case "html" -> WebPage.save(page);
+            case "pdf" -> PaperPage.save(page);
+            default -> text().getBytes(StandardCharsets.UTF_8);
+        };
     }
 
     public String expected() {
@@ -91,7 +99,7 @@ public final class MadeTest {
             page.line(say("Name") + ": ____________________    " + say("Date") + ": ______________");
             page.blank();
         }
-        list = page.list("decimal", "%1.");
+        list = page.list(new Page.Numbering('1', "."));
         List<Runnable> kinds = new ArrayList<>(List.of(
                 () -> part("Multiple choice", "Choose the best answer.", 6, language.choices(), this::choice),
                 () -> part("True or false", judgingWords(), 5, language.statements(), this::statement),
@@ -145,7 +153,7 @@ public final class MadeTest {
             this.instructions.add(say(instructions));
             if (habits.restart()) {
                 number = 0;
-                list = page.list("decimal", "%1.");
+                list = page.list(new Page.Numbering('1', "."));
                 numbers.add("");
                 answers.add(inKey);
             }
@@ -281,7 +289,7 @@ public final class MadeTest {
             boolean right = choice.right().contains(i);
             words.add(new Words(printed.get(i), right ? habits.key().look() : Look.PLAIN));
         }
-        int letters = habits.letters() == Letters.AUTOMATIC ? page.list("lowerLetter", "%1)") : 0;
+        int letters = habits.letters() == Letters.AUTOMATIC ? page.list(new Page.Numbering('a', ")")) : 0;
         switch (layout) {
             case ONE_LINE, BEHIND_THE_STEM -> page.line(joined(words, "   "), 0, 0);
             case ONE_LINE_OF_TABS -> page.line(joined(words, "\t"), 0, 0);

@@ -2,33 +2,52 @@ package org.tidyleaf.reading.made;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
-import org.tidyleaf.intake.Docx;
 
-/** A page that a made-up test is typed on, line by line; it is saved as a word processor's file or as plain text. */
+/** A page that a made-up test is typed on, line by line, to be saved in one of several formats. */
 final class Page {
 
-    /** How words look, in the word processor's own terms. */
     enum Look {
-        PLAIN(""),
-        BOLD("<w:b/>"),
-        RED("<w:color w:val=\"C00000\"/>"),
-        YELLOW("<w:highlight w:val=\"yellow\"/>"),
-        UNDERLINED("<w:u w:val=\"single\"/>");
-
-        private final String properties;
-
-        Look(String properties) {
-            this.properties = properties;
-        }
+        PLAIN,
+        BOLD,
+        RED,
+        YELLOW,
+        UNDERLINED
     }
 
     record Words(String text, Look look) {}
 
-    private final StringBuilder body = new StringBuilder();
-    private final StringBuilder text = new StringBuilder();
-    private final List<String[]> lists = new ArrayList<>();
-    private boolean needsWordProcessor;
+    /** An automatic list: how it counts ("1" or "a") and what it prints behind that. */
+    record Numbering(char first, String behind) {
+
+        String label(int place) {
+            return (first == '1' ? String.valueOf(place) : String.valueOf((char) (first + place - 1))) + behind;
+        }
+    }
+
+    /** What stands on the page, one below the other. */
+    sealed interface Block {}
+
+    /**
+     * @param indent steps from the margin
+     * @param list the automatic list it is an item of, 0 for none
+     * @param place which item, from 1
+     */
+    record Paragraph(List<Words> words, int indent, int list, int place) implements Block {
+
+        String text() {
+            return words.stream().map(Words::text).collect(Collectors.joining());
+        }
+    }
+
+    record Table(List<List<String>> rows) implements Block {}
+
+    private static final int WIDTH = 72;
+
+    private final List<Block> blocks = new ArrayList<>();
+    private final List<Numbering> lists = new ArrayList<>();
+    private final List<Integer> items = new ArrayList<>();
 
     void line(String words) {
         line(List.of(new Words(words, Look.PLAIN)), 0, 0);
@@ -40,11 +59,11 @@ final class Page {
 
     /** A line of words, indented by so many steps, as an item of an automatic list (0: of none). */
     void line(List<Words> words, int indent, int list) {
-        needsWordProcessor |= list > 0;
-        text.append("    ".repeat(indent))
-                .append(words.stream().map(Words::text).collect(Collectors.joining()))
-                .append('\n');
-        body.append(paragraph(words, indent, list));
+        int place = list == 0 ? 0 : items.get(list - 1) + 1;
+        if (list > 0) {
+            items.set(list - 1, place);
+        }
+        blocks.add(new Paragraph(words, indent, list, place));
     }
 
     void blank() {
@@ -52,84 +71,67 @@ final class Page {
     }
 
     void table(List<List<String>> rows) {
-        needsWordProcessor = true;
-        body.append("<w:tbl>");
-        for (List<String> row : rows) {
-            text.append(String.join(" | ", row)).append('\n');
-            body.append("<w:tr>");
-            for (String cell : row) {
-                body.append("<w:tc>")
-                        .append(paragraph(List.of(new Words(cell, Look.PLAIN)), 0, 0))
-                        .append("</w:tc>");
-            }
-            body.append("</w:tr>");
-        }
-        body.append("</w:tbl>");
+        blocks.add(new Table(rows));
     }
 
-    /** A new automatic list, "decimal" with "%1." for example; to be named by lines that are its items. */
-    int list(String format, String label) {
-        lists.add(new String[] {format, label});
+    /** A new automatic list; to be named by lines that are its items. */
+    int list(Numbering numbering) {
+        lists.add(numbering);
+        items.add(0);
         return lists.size();
     }
 
-    boolean needsWordProcessor() {
-        return needsWordProcessor;
+    List<Block> blocks() {
+        return blocks;
+    }
+
+    List<Numbering> lists() {
+        return lists;
+    }
+
+    /** What a line's automatic list prints before it. */
+    Optional<String> label(Paragraph line) {
+        return line.list() == 0
+                ? Optional.empty()
+                : Optional.of(lists.get(line.list() - 1).label(line.place()));
+    }
+
+    /** Whether plain text loses nothing of it but bold headings. */
+    boolean isPlain() {
+        return blocks.stream()
+                .allMatch(block -> block instanceof Paragraph line
+                        && line.list() == 0
+                        && line.words().stream()
+                                .allMatch(words -> words.look() == Look.PLAIN || words.look() == Look.BOLD));
     }
 
     String text() {
+        StringBuilder text = new StringBuilder();
+        for (Block block : blocks) {
+            if (block instanceof Paragraph line) {
+                text.append("    ".repeat(line.indent()))
+                        .append(label(line).map(label -> label + " ").orElse(""))
+                        .append(line.text())
+                        .append('\n');
+            } else if (block instanceof Table table) {
+                table.rows().forEach(row -> text.append(String.join(" | ", row)).append('\n'));
+            }
+        }
         return text.toString();
     }
 
     /** The text in lines of at most 72 signs, as some programs save it; tabs keep their line whole. */
     String wrapped() {
         StringBuilder wrapped = new StringBuilder();
-        for (String line : text.toString().split("\n")) {
+        for (String line : text().split("\n")) {
             String rest = line;
-            while (rest.length() > 72 && rest.indexOf('\t') < 0 && rest.lastIndexOf(' ', 72) > 0) {
-                int at = rest.lastIndexOf(' ', 72);
+            while (rest.length() > WIDTH && rest.indexOf('\t') < 0 && rest.lastIndexOf(' ', WIDTH) > 0) {
+                int at = rest.lastIndexOf(' ', WIDTH);
                 wrapped.append(rest, 0, at).append('\n');
                 rest = rest.substring(at + 1);
             }
             wrapped.append(rest).append('\n');
         }
         return wrapped.toString();
-    }
-
-    byte[] docx() {
-        StringBuilder numbering = new StringBuilder();
-        for (int i = 0; i < lists.size(); i++) {
-            numbering.append("<w:abstractNum w:abstractNumId=\"").append(i).append("\"><w:lvl w:ilvl=\"0\">");
-            numbering.append("<w:start w:val=\"1\"/><w:numFmt w:val=\"").append(lists.get(i)[0]);
-            numbering.append("\"/><w:lvlText w:val=\"").append(lists.get(i)[1]).append("\"/></w:lvl></w:abstractNum>");
-        }
-        for (int i = 0; i < lists.size(); i++) {
-            numbering.append("<w:num w:numId=\"").append(i + 1).append("\"><w:abstractNumId w:val=\"");
-            numbering.append(i).append("\"/></w:num>");
-        }
-        return Docx.body(body.toString()).numbering(numbering.toString()).bytes();
-    }
-
-    private String paragraph(List<Words> words, int indent, int list) {
-        StringBuilder xml = new StringBuilder("<w:p><w:pPr>");
-        if (list > 0) {
-            xml.append("<w:numPr><w:ilvl w:val=\"0\"/><w:numId w:val=\"")
-                    .append(list)
-                    .append("\"/></w:numPr>");
-        }
-        if (indent > 0) {
-            xml.append("<w:ind w:left=\"").append(indent * 567).append("\"/>");
-        }
-        xml.append("</w:pPr>");
-        for (Words run : words) {
-            needsWordProcessor |= run.look() != Look.PLAIN && run.look() != Look.BOLD;
-            xml.append("<w:r><w:rPr>").append(run.look().properties).append("</w:rPr><w:t xml:space=\"preserve\">");
-            xml.append(run.text()
-                    .replace("&", "&amp;")
-                    .replace("<", "&lt;")
-                    .replace("\t", "</w:t><w:tab/><w:t xml:space=\"preserve\">"));
-            xml.append("</w:t></w:r>");
-        }
-        return xml.append("</w:p>").toString();
     }
 }

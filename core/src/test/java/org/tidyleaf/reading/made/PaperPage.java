@@ -1,0 +1,186 @@
+package org.tidyleaf.reading.made;
+
+import java.awt.Color;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+
+/** A page as it comes out of a printer, a PDF: words at their places, wrapped and broken over pages. Lengths are in points. */
+final class PaperPage implements AutoCloseable {
+
+    private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/DejaVuSans";
+    private static final float SIZE = 11;
+    private static final float LINE = 15;
+    private static final float LEFT = 57;
+    private static final float RIGHT = 538;
+    private static final float TOP = 780;
+    private static final float BOTTOM = 57;
+    private static final float STEP = 28;
+    private static final float TAB = 36;
+    private static final float PADDING = 4;
+
+    private final PDDocument document = new PDDocument();
+    private final PDFont plain;
+    private final PDFont bold;
+    private PDPageContentStream canvas;
+    private float y;
+
+    /** Words of one look, or a part of them up to where the line breaks. */
+    private record Run(String text, Page.Look look) {}
+
+    private PaperPage() throws IOException {
+        plain = font("");
+        bold = font("-Bold");
+        turn();
+    }
+
+    static byte[] save(Page page) {
+        try (PaperPage paper = new PaperPage()) {
+            for (Page.Block block : page.blocks()) {
+                if (block instanceof Page.Paragraph line) {
+                    List<Page.Words> words = new ArrayList<>(line.words());
+                    page.label(line).ifPresent(label -> words.add(0, new Page.Words(label + " ", Page.Look.PLAIN)));
+                    paper.paragraph(words, LEFT + line.indent() * STEP);
+                } else if (block instanceof Page.Table table) {
+                    paper.table(table);
+                }
+            }
+            return paper.bytes();
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+    }
+
+    private PDFont font(String face) throws IOException {
+        try (InputStream in = PaperPage.class.getResourceAsStream(FONTS + face + ".ttf")) {
+            return PDType0Font.load(document, in);
+        }
+    }
+
+    private void turn() throws IOException {
+        if (canvas != null) {
+            canvas.close();
+        }
+        PDPage sheet = new PDPage(PDRectangle.A4);
+        document.addPage(sheet);
+        canvas = new PDPageContentStream(document, sheet);
+        y = TOP;
+    }
+
+    private void need(float height) throws IOException {
+        if (y - height < BOTTOM) {
+            turn();
+        }
+    }
+
+    private void paragraph(List<Page.Words> words, float left) throws IOException {
+        float x = left;
+        need(LINE);
+        for (Page.Words run : words) {
+            for (String piece : run.text().split("(?<=[ \\t])|(?=\\t)")) {
+                if (piece.equals("\t")) {
+                    x = LEFT + TAB * (float) (Math.floor((x - LEFT) / TAB) + 1);
+                    continue;
+                }
+                float width = width(piece.stripTrailing(), run.look());
+                if (x + width > RIGHT && x > left) {
+                    y -= LINE;
+                    need(LINE);
+                    x = left;
+                }
+                write(new Run(piece, run.look()), x, y);
+                x += width(piece, run.look());
+            }
+        }
+        y -= LINE;
+    }
+
+    private void table(Page.Table table) throws IOException {
+        int columns = table.rows().stream().mapToInt(List::size).max().orElse(1);
+        float column = (RIGHT - LEFT) / columns;
+        for (List<String> row : table.rows()) {
+            List<List<String>> cells = row.stream()
+                    .map(cell -> wrapped(cell, column - 2 * PADDING))
+                    .toList();
+            float height = LINE * cells.stream().mapToInt(List::size).max().orElse(1) + PADDING;
+            need(height);
+            for (int i = 0; i < cells.size(); i++) {
+                float left = LEFT + i * column;
+                canvas.addRect(left, y - height + LINE - PADDING, column, height);
+                canvas.stroke();
+                for (int k = 0; k < cells.get(i).size(); k++) {
+                    write(new Run(cells.get(i).get(k), Page.Look.PLAIN), left + PADDING, y - k * LINE);
+                }
+            }
+            y -= height;
+        }
+        y -= LINE;
+    }
+
+    private List<String> wrapped(String cell, float most) {
+        List<String> lines = new ArrayList<>();
+        String line = "";
+        for (String word : cell.split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && width(longer, Page.Look.PLAIN) > most) {
+                lines.add(line);
+                longer = word;
+            }
+            line = longer;
+        }
+        lines.add(line);
+        return lines;
+    }
+
+    private float width(String text, Page.Look look) {
+        try {
+            return (look == Page.Look.BOLD ? bold : plain).getStringWidth(text.replace('\t', ' ')) * SIZE / 1000;
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+    }
+
+    private void write(Run run, float x, float baseline) throws IOException {
+        if (run.text().isEmpty()) {
+            return;
+        }
+        float width = width(run.text(), run.look());
+        if (run.look() == Page.Look.YELLOW) {
+            canvas.setNonStrokingColor(Color.YELLOW);
+            canvas.addRect(x, baseline - 3, width, LINE - 2);
+            canvas.fill();
+        }
+        canvas.setNonStrokingColor(run.look() == Page.Look.RED ? new Color(0xc00000) : Color.BLACK);
+        canvas.beginText();
+        canvas.setFont(run.look() == Page.Look.BOLD ? bold : plain, SIZE);
+        canvas.newLineAtOffset(x, baseline);
+        canvas.showText(run.text());
+        canvas.endText();
+        if (run.look() == Page.Look.UNDERLINED) {
+            canvas.moveTo(x, baseline - 2);
+            canvas.lineTo(x + width, baseline - 2);
+            canvas.stroke();
+        }
+    }
+
+    private byte[] bytes() throws IOException {
+        canvas.close();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        document.save(out);
+        return out.toByteArray();
+    }
+
+    @Override
+    public void close() throws IOException {
+        document.close();
+    }
+}

@@ -1,0 +1,76 @@
+package org.tidyleaf.reading.made;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+
+/** A page as rich text (.rtf), its automatic labels as the word processor leaves them for readers without lists. */
+final class RichPage {
+
+    private static final int INDENT = 567;
+    private static final int CELL = 4500;
+
+    private RichPage() {}
+
+    static byte[] save(Page page) {
+        StringBuilder rtf = new StringBuilder("{\\rtf1\\ansi\\ansicpg1252\\uc1{\\fonttbl{\\f0 Times New Roman;}}");
+        rtf.append("{\\colortbl;\\red192\\green0\\blue0;\\red255\\green255\\blue0;}\n");
+        for (Page.Block block : page.blocks()) {
+            if (block instanceof Page.Paragraph line) {
+                paragraph(page, line, rtf);
+            } else if (block instanceof Page.Table table) {
+                table(table, rtf);
+            }
+        }
+        return rtf.append('}').toString().getBytes(StandardCharsets.US_ASCII);
+    }
+
+    private static void paragraph(Page page, Page.Paragraph line, StringBuilder rtf) {
+        rtf.append("\\pard\\plain\\li").append(line.indent() * INDENT).append(' ');
+        page.label(line)
+                .ifPresent(label ->
+                        rtf.append("{\\listtext ").append(escaped(label)).append("\\tab}"));
+        for (Page.Words words : line.words()) {
+            String look = switch (words.look()) {
+                case PLAIN -> "";
+                case BOLD -> "\\b";
+                case RED -> "\\cf1";
+                case YELLOW -> "\\highlight2";
+                case UNDERLINED -> "\\ul";
+            };
+            rtf.append('{')
+                    .append(look)
+                    .append(look.isEmpty() ? "" : " ")
+                    .append(escaped(words.text()))
+                    .append('}');
+        }
+        rtf.append("\\par\n");
+    }
+
+    private static void table(Page.Table table, StringBuilder rtf) {
+        for (List<String> row : table.rows()) {
+            rtf.append("\\trowd");
+            for (int i = 1; i <= row.size(); i++) {
+                rtf.append("\\cellx").append(i * CELL);
+            }
+            row.forEach(cell ->
+                    rtf.append("\\pard\\plain\\intbl ").append(escaped(cell)).append("\\cell"));
+            rtf.append("\\row\n");
+        }
+    }
+
+    private static String escaped(String text) {
+        StringBuilder escaped = new StringBuilder();
+        for (char sign : text.toCharArray()) {
+            if (sign == '\t') {
+                escaped.append("\\tab ");
+            } else if (sign == '\\' || sign == '{' || sign == '}') {
+                escaped.append('\\').append(sign);
+            } else if (sign > 126) {
+                escaped.append("\\u").append((int) (short) sign).append('?');
+            } else {
+                escaped.append(sign);
+            }
+        }
+        return escaped.toString();
+    }
+}

@@ -1,0 +1,84 @@
+package org.tidyleaf.reading.made;
+
+import java.util.List;
+import org.tidyleaf.intake.Docx;
+
+/** A page as a word processor's .docx. */
+final class WordPage {
+
+    private static final int INDENT = 567;
+
+    private WordPage() {}
+
+    static byte[] save(Page page) {
+        StringBuilder body = new StringBuilder();
+        for (Page.Block block : page.blocks()) {
+            if (block instanceof Page.Paragraph line) {
+                body.append(paragraph(line));
+            } else if (block instanceof Page.Table table) {
+                body.append(table(table));
+            }
+        }
+        return Docx.body(body.toString()).numbering(numbering(page)).bytes();
+    }
+
+    private static String numbering(Page page) {
+        StringBuilder xml = new StringBuilder();
+        for (int i = 0; i < page.lists().size(); i++) {
+            Page.Numbering list = page.lists().get(i);
+            xml.append("<w:abstractNum w:abstractNumId=\"").append(i).append("\"><w:lvl w:ilvl=\"0\">");
+            xml.append("<w:start w:val=\"1\"/><w:numFmt w:val=\"")
+                    .append(list.first() == '1' ? "decimal" : "lowerLetter");
+            xml.append("\"/><w:lvlText w:val=\"%1").append(list.behind()).append("\"/></w:lvl></w:abstractNum>");
+        }
+        for (int i = 0; i < page.lists().size(); i++) {
+            xml.append("<w:num w:numId=\"").append(i + 1).append("\"><w:abstractNumId w:val=\"");
+            xml.append(i).append("\"/></w:num>");
+        }
+        return xml.toString();
+    }
+
+    private static String table(Page.Table table) {
+        StringBuilder xml = new StringBuilder("<w:tbl>");
+        for (List<String> row : table.rows()) {
+            xml.append("<w:tr>");
+            for (String cell : row) {
+                Page.Words words = new Page.Words(cell, Page.Look.PLAIN);
+                xml.append("<w:tc>")
+                        .append(paragraph(new Page.Paragraph(List.of(words), 0, 0, 0)))
+                        .append("</w:tc>");
+            }
+            xml.append("</w:tr>");
+        }
+        return xml.append("</w:tbl>").toString();
+    }
+
+    private static String paragraph(Page.Paragraph line) {
+        StringBuilder xml = new StringBuilder("<w:p><w:pPr>");
+        if (line.list() > 0) {
+            xml.append("<w:numPr><w:ilvl w:val=\"0\"/><w:numId w:val=\"")
+                    .append(line.list())
+                    .append("\"/></w:numPr>");
+        }
+        if (line.indent() > 0) {
+            xml.append("<w:ind w:left=\"").append(line.indent() * INDENT).append("\"/>");
+        }
+        xml.append("</w:pPr>");
+        for (Page.Words run : line.words()) {
+            xml.append("<w:r><w:rPr>").append(look(run.look())).append("</w:rPr><w:t xml:space=\"preserve\">");
+            xml.append(WebPage.escaped(run.text()).replace("\t", "</w:t><w:tab/><w:t xml:space=\"preserve\">"));
+            xml.append("</w:t></w:r>");
+        }
+        return xml.append("</w:p>").toString();
+    }
+
+    private static String look(Page.Look look) {
+        return switch (look) {
+            case PLAIN -> "";
+            case BOLD -> "<w:b/>";
+            case RED -> "<w:color w:val=\"C00000\"/>";
+            case YELLOW -> "<w:highlight w:val=\"yellow\"/>";
+            case UNDERLINED -> "<w:u w:val=\"single\"/>";
+        };
+    }
+}
