@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.tidyleaf.source.Box;
 import org.tidyleaf.source.Cell;
@@ -25,6 +26,8 @@ final class LineCollector {
 
     /** Fewer underlined blanks stand between underlined words. */
     private static final int NARROWEST_RULE = 3;
+
+    private static final Pattern LABEL = Pattern.compile("\\s*[(]?(?:\\d{1,3}|\\p{L})[.):]?");
 
     private final List<Line> lines = new ArrayList<>();
     private final StringBuilder text = new StringBuilder();
@@ -120,16 +123,19 @@ final class LineCollector {
             }
             boolean wide =
                     to - from >= NARROWEST_RULE || text.substring(from, to).indexOf('\t') >= 0;
-            if (to > from && wide && !isWithinWords(from, to)) {
+            if (to > from && wide && isWithinWords(from, to)) {
+                from = to;
+            } else if (to > from && wide) {
                 replace(from, to, RULE);
                 from += RULE.length() - 1;
             }
         }
     }
 
-    /** "A\tqueen", underlined from the letter on: the tab parts underlined words and is no room to write on. */
+    /** "A\tqueen", underlined from the letter on: a tab, or blanks behind a label, part underlined words and are no room to write on. */
     private boolean isWithinWords(int from, int to) {
-        if (to - from > 1 || from == 0 || to == text.length()) {
+        boolean label = LABEL.matcher(text.substring(0, from)).matches();
+        if (to - from > 1 && !label || from == 0 || to == text.length()) {
             return false;
         }
         char before = text.charAt(from - 1);

@@ -29,6 +29,9 @@ final class PdfFormulas {
 
     private static final float SAME_PLACE = 0.1f;
 
+    /** By so much of its size a bar may be nearer to what stands above it than to what stands below. */
+    private static final float LOPSIDED = 0.2f;
+
     private static final int FEWEST_OF_WORD = 3;
 
     /** How near text of the same line must stand to a bar's end to make it an underline. */
@@ -148,6 +151,9 @@ final class PdfFormulas {
         if (isUnderline(above, bar)) {
             return;
         }
+        if (hangsAbove(above, below, bar)) {
+            return;
+        }
         boolean both = isCentred(above, bar) && isCentred(below, bar) && isAlone(above, bar) && isAlone(below, bar);
         if (!both) {
             return;
@@ -172,6 +178,17 @@ final class PdfFormulas {
         return bar.top() - base.y() < CLOSE_BELOW * base.size()
                 && Math.abs(left - bar.left()) < SAME_PLACE * base.size()
                 && Math.abs(right - bar.right()) < SAME_PLACE * base.size();
+    }
+
+    /** A fraction's bar stands in the middle; one close below a line of text, with the next line farther off, underlines. */
+    private boolean hangsAbove(List<Glyph> above, List<Glyph> below, Mark bar) {
+        if (above.isEmpty() || below.isEmpty()) {
+            return false;
+        }
+        Glyph upper = PdfFormulaRun.base(above);
+        float over = bar.top() - bottom(upper);
+        float under = top(PdfFormulaRun.base(below)) - bar.top();
+        return under - over > LOPSIDED * upper.size();
     }
 
     private static boolean isOfWords(Glyph glyph) {

@@ -28,7 +28,12 @@ final class BlockFinder {
     static final Pattern BETWEEN = Pattern.compile(
             "\\s*\\t\\s*(?:(?:->|=>|\u2192)\\s*)?|\\s{3,}+(?:(?:->|=>|\u2192)\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
 
-    private static final Pattern LABEL_AND_TAB = Pattern.compile("^\\s*[(]?\\d{1,3}[.):]*\\t\\s*");
+    private static final Pattern LABEL_AND_TAB = Pattern.compile("^\\s*[(]?\\d{1,3}[.):]*(?:\\t\\s*|\\s{3,})");
+
+    /** "Match each tool with its use.     (2)": points behind a whole sentence are no half of a pair. */
+    private static final Pattern WORTH = Pattern.compile("[(\\[]\\s?\\d{1,2}\\s?[)\\]]\\s*");
+
+    private static final Pattern ENDED = Pattern.compile(".*[.?!:]\\s*");
 
     static final Pattern LIST_HEAD =
             Vocabulary.pattern("\\W*" + WORDS.either("list_head") + "\\s*[-\u2013:]?\\s*(?:[A-Z]|[IVX]{1,3}|\\d)\\W*");
@@ -257,6 +262,7 @@ final class BlockFinder {
         while (end < all.size()
                 && isPairLine(all.get(end))
                 && !beginsAnew(end, from)
+                && !isHeadBelow(end, from)
                 && (!tabbed || all.get(end).text().indexOf('\t') >= 0)
                 && (numbered || number(end).isEmpty())
                 && !(throughout && number(end).isEmpty() && isLettered(end))) {
@@ -442,6 +448,8 @@ final class BlockFinder {
         return sides.length == 2
                 && !sides[0].isBlank()
                 && !sides[1].isBlank()
+                && !(WORTH.matcher(sides[1]).matches()
+                        && ENDED.matcher(sides[0]).matches())
                 && cues.lead().isEmpty()
                 && !PairKeys.isKey(cues.text())
                 && !cues.is(Trait.FILL_IN)
@@ -450,6 +458,13 @@ final class BlockFinder {
                 && PointsFinder.beside(text)
                         .filter(points -> points.from() <= sides[0].length())
                         .isEmpty();
+    }
+
+    /** "SECTION E \u2013 Ordering" below pairs that begin otherwise. */
+    private boolean isHeadBelow(int piece, int from) {
+        return piece > from
+                && all.get(piece).is(Trait.SECTION_WORD)
+                && !all.get(from).is(Trait.SECTION_WORD);
     }
 
     /** Whether a line counts on from the number over the pairs, and not from the pair above it. */

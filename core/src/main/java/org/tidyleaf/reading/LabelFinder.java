@@ -50,6 +50,12 @@ final class LabelFinder {
     private static final Pattern DECIMAL =
             Pattern.compile("(\\d{1,2}\\.(\\d{1,2})(?:\\.\\d{1,2})?)[.):]?(?:\\s+(?=[\\p{L}(\u201c\"'_\u00bf])|\\s*$)");
 
+    /** So many blanks are no space between two words. */
+    private static final int WIDE = 3;
+
+    /** What may stand before a question's first word: an opening sign, the points, a gap. */
+    private static final String BEFORE_WORDS = "\u00bf\u00a1\"\u201c\u201e\u00ab(_.\u2026";
+
     private LabelFinder() {}
 
     /** The letter label that begins at a place, if one does. */
@@ -168,7 +174,7 @@ final class LabelFinder {
         }
         boolean worded = m.group(1) != null;
         boolean closed = m.group(5) != null;
-        if (!worded && !closed && !(m.group(6).contains("\t"))) {
+        if (!worded && !closed && !m.group(6).contains("\t") && !isFarFromWords(text, m)) {
             return;
         }
         int ordinal = Integer.parseInt(m.group(3));
@@ -176,6 +182,14 @@ final class LabelFinder {
         String shape = (worded ? "Q" : "") + (m.group(2) == null ? "" : m.group(2)) + "9"
                 + (closed ? m.group(5).strip() : "");
         labels.add(new Label(Label.Kind.NUMBER, ordinal, ordinal + part, shape, at, m.end()));
+    }
+
+    /** "7    Which bee …": blanks typed, or left of a tab, between a number and the words it counts. */
+    private static boolean isFarFromWords(String text, Matcher number) {
+        return number.group(6).length() >= WIDE
+                && number.end() < text.length()
+                && (Character.isLetter(text.charAt(number.end()))
+                        || BEFORE_WORDS.indexOf(text.charAt(number.end())) >= 0);
     }
 
     /** "Question one". */

@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -24,6 +25,9 @@ public final class MadeTest {
     private static final Pattern WORD = Pattern.compile("\\p{L}+");
 
     private static final String TITLE = "Keeping Bees: end of course test";
+
+    /** Stands for the name of a part. */
+    private static final String NAME = "*";
 
     private final Language language;
     private final boolean english;
@@ -129,6 +133,12 @@ public final class MadeTest {
         return WORD.matcher(words).replaceAll(word -> say(word.group()));
     }
 
+    /** A head's words in the language, and the part's name in place of the mark for it. */
+    private String named(String head, String title) {
+        String name = habits.heads() == Habits.Heads.CAPITALS ? say(title).toUpperCase(Locale.ROOT) : say(title);
+        return inLanguage(head).replace(NAME, name);
+    }
+
     private String judgingWords() {
         return switch (habits.judging()) {
             case BLANK -> "Write T for true or F for false on each line.";
@@ -143,8 +153,8 @@ public final class MadeTest {
         Collections.shuffle(chosen, random);
         if (habits.parts()) {
             page.blank();
-            String head = inLanguage(habits.heads().title(partsSoFar, say(title)));
-            String inKey = inLanguage(habits.heads().inKey(partsSoFar++, say(title)));
+            String head = named(habits.heads().title(partsSoFar, NAME), title);
+            String inKey = named(habits.heads().inKey(partsSoFar++, NAME), title);
             page.line(head + (habits.points() == Points.HEADING ? " (2 " + say("points each") + ")" : ""), Look.BOLD);
             section = head;
             if (!instructions.isEmpty()) {

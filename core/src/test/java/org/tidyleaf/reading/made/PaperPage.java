@@ -86,20 +86,26 @@ final class PaperPage implements AutoCloseable {
         float x = left;
         need(LINE);
         for (Page.Words run : words) {
+            StringBuilder waiting = new StringBuilder();
+            float from = x;
             for (String piece : run.text().split("(?<=[ \\t])|(?=\\t)")) {
-                if (piece.equals("\t")) {
-                    x = LEFT + TAB * (float) (Math.floor((x - LEFT) / TAB) + 1);
-                    continue;
+                boolean breaks = x + width(piece.stripTrailing(), run.look()) > RIGHT && x > left;
+                if (piece.equals("\t") || breaks) {
+                    write(new Run(waiting.toString(), run.look()), from, y);
+                    waiting.setLength(0);
+                    x = breaks ? left : LEFT + TAB * (float) (Math.floor((x - LEFT) / TAB) + 1);
+                    from = x;
                 }
-                float width = width(piece.stripTrailing(), run.look());
-                if (x + width > RIGHT && x > left) {
+                if (breaks) {
                     y -= LINE;
                     need(LINE);
-                    x = left;
                 }
-                write(new Run(piece, run.look()), x, y);
-                x += width(piece, run.look());
+                if (!piece.equals("\t")) {
+                    waiting.append(piece);
+                    x += width(piece, run.look());
+                }
             }
+            write(new Run(waiting.toString(), run.look()), from, y);
         }
         y -= LINE;
     }

@@ -27,7 +27,11 @@ final class WebPage {
     private static void paragraph(Page page, Page.Paragraph line, int before, int behind, StringBuilder html) {
         if (line.list() == 0) {
             String style = line.indent() > 0 ? " style=\"margin-left:" + line.indent() + "cm\"" : "";
-            html.append("<p").append(style).append('>').append(words(line)).append("</p>\n");
+            html.append("<p")
+                    .append(style)
+                    .append('>')
+                    .append(line.text().isEmpty() ? "&nbsp;" : words(line))
+                    .append("</p>\n");
             return;
         }
         if (before != line.list()) {
