@@ -38,7 +38,10 @@ final class PdfFormat implements Format {
                 PdfPage read = PdfFormulas.apply(seen, tables);
                 List<PdfPage.Mark> drawings = PdfDrawings.find(read, tables);
                 pages.add(read.with(
-                        PdfRules.apply(read, tables), PdfDrawings.cutOut(document, page, drawings), drawings, tables));
+                        PdfTabs.marked(PdfRules.apply(read, tables)),
+                        PdfDrawings.cutOut(document, page, drawings),
+                        drawings,
+                        tables));
             }
             if (pages.stream().allMatch(page -> page.glyphs().isEmpty())) {
                 throw new IntakeException.Unreadable(

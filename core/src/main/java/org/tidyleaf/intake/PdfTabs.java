@@ -1,0 +1,97 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * Tabs that are no wider than a space, for the words before them end right at the next stop. A page holds no tabs, only places:
+ * where words go on farther off than their blank is wide, and that at a stop of the word processor, one was typed.
+ */
+final class PdfTabs {
+
+    /** In points: the stops of word processors, half an inch, 1.25 and 1.27 cm. */
+    private static final double[] STEPS = {36, 35.43};
+
+    /** In points: how exactly a stop is kept. */
+    private static final double EXACT = 0.6;
+
+    /** In parts of a letter's size: less is kerning, more is seen without this. */
+    private static final float SHIFT = 0.1f;
+
+    private static final float NARROW = 0.75f;
+
+    /** Pages whose blanks are no signs show nothing of how wide they should be: fewer than one in so many signs. */
+    private static final int SIGNS_A_BLANK = 20;
+
+    private PdfTabs() {}
+
+    /** The glyphs of a page, those behind a narrow tab with the tab before their text. */
+    static List<PdfPage.Glyph> marked(List<PdfPage.Glyph> glyphs) {
+        long blanks = glyphs.stream().filter(glyph -> glyph.text().isBlank()).count();
+        if (blanks * SIGNS_A_BLANK < glyphs.size()) {
+            return glyphs;
+        }
+        Map<Integer, List<PdfPage.Glyph>> rows = new TreeMap<>();
+        glyphs.forEach(glyph -> rows.computeIfAbsent(Math.round(glyph.y()), y -> new ArrayList<>())
+                .add(glyph));
+        rows.values().forEach(row -> row.sort(Comparator.comparingDouble(PdfPage.Glyph::x)));
+        double left = glyphs.stream()
+                .filter(glyph -> !glyph.text().isBlank())
+                .mapToDouble(PdfPage.Glyph::x)
+                .min()
+                .orElse(0);
+        List<PdfPage.Glyph> behind = new ArrayList<>();
+        for (List<PdfPage.Glyph> row : rows.values()) {
+            List<PdfPage.Glyph> moved = moved(row);
+            // Where words are spread over the line every blank is wider.
+            if (!moved.isEmpty() && moved.stream().allMatch(glyph -> isAtStop(glyph.x() - left))) {
+                behind.addAll(moved);
+            }
+        }
+        return behind.isEmpty()
+                ? glyphs
+                : glyphs.stream()
+                        .map(glyph -> behind.contains(glyph) ? withTab(glyph) : glyph)
+                        .toList();
+    }
+
+    /** The glyphs of a row that begin a little farther off than what stands before them accounts for. */
+    private static List<PdfPage.Glyph> moved(List<PdfPage.Glyph> row) {
+        List<PdfPage.Glyph> moved = new ArrayList<>();
+        PdfPage.Glyph before = null;
+        float blank = 0;
+        for (PdfPage.Glyph glyph : row) {
+            if (glyph.text().isBlank()) {
+                blank += glyph.width();
+                continue;
+            }
+            if (before != null) {
+                float gap = glyph.x() - before.right();
+                if (gap - blank > SHIFT * glyph.size() && gap < NARROW * glyph.size()) {
+                    moved.add(glyph);
+                }
+            }
+            before = glyph;
+            blank = 0;
+        }
+        return moved;
+    }
+
+    private static boolean isAtStop(double distance) {
+        for (double step : STEPS) {
+            double off = distance % step;
+            if (distance > step / 2 && Math.min(off, step - off) < EXACT) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static PdfPage.Glyph withTab(PdfPage.Glyph glyph) {
+        return new PdfPage.Glyph(
+                glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.space(), "\t" + glyph.text(), glyph.look());
+    }
+}
