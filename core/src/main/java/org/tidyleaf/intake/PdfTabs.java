@@ -21,7 +21,10 @@ final class PdfTabs {
     /** In parts of a letter's size: less is kerning, more is seen without this. */
     private static final float SHIFT = 0.1f;
 
-    private static final float NARROW = 0.75f;
+    /** Behind the end of a sentence even less is no kerning. */
+    private static final float SHIFT_BEHIND_END = 0.03f;
+
+    private static final float NARROW = 1.6f;
 
     /** Pages whose blanks are no signs show nothing of how wide they should be: fewer than one in so many signs. */
     private static final int SIGNS_A_BLANK = 20;
@@ -62,6 +65,7 @@ final class PdfTabs {
     private static List<PdfPage.Glyph> moved(List<PdfPage.Glyph> row) {
         List<PdfPage.Glyph> moved = new ArrayList<>();
         PdfPage.Glyph before = null;
+        String last = "";
         float blank = 0;
         for (PdfPage.Glyph glyph : row) {
             if (glyph.text().isBlank()) {
@@ -70,10 +74,13 @@ final class PdfTabs {
             }
             if (before != null) {
                 float gap = glyph.x() - before.right();
-                if (gap - blank > SHIFT * glyph.size() && gap < NARROW * glyph.size()) {
+                boolean ended = !last.isEmpty() && ".?!)".contains(before.text()) && !Character.isDigit(last.charAt(0));
+                float shift = ended && blank == 0 ? SHIFT_BEHIND_END : SHIFT;
+                if (gap - blank > shift * glyph.size() && gap < NARROW * glyph.size()) {
                     moved.add(glyph);
                 }
             }
+            last = before == null ? "" : before.text();
             before = glyph;
             blank = 0;
         }
