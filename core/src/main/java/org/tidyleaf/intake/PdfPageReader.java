@@ -73,8 +73,10 @@ final class PdfPageReader extends PDFTextStripper {
         setStartPage(page + 1);
         setEndPage(page + 1);
         getText(document);
+        List<PdfPage.Mark> marks = new ArrayList<>(paths.painted());
+        PdfBands.apply(paths.fills(), glyphs, marks);
         return new PdfPage(
-                page, box.getWidth(), box.getHeight(), List.copyOf(glyphs), List.copyOf(pictures), paths.painted());
+                page, box.getWidth(), box.getHeight(), List.copyOf(glyphs), List.copyOf(pictures), List.copyOf(marks));
     }
 
     @Override
@@ -146,7 +148,11 @@ final class PdfPageReader extends PDFTextStripper {
             image(name);
         }
         if (getGraphicsState() != null) {
-            paths.take(operator, operands, getGraphicsState().getCurrentTransformationMatrix());
+            paths.take(
+                    operator,
+                    operands,
+                    getGraphicsState().getCurrentTransformationMatrix(),
+                    () -> isColored(getGraphicsState().getNonStrokingColor()));
         }
         super.processOperator(operator, operands);
     }

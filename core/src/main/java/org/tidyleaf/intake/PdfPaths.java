@@ -2,6 +2,7 @@ package org.tidyleaf.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BooleanSupplier;
 import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSNumber;
@@ -15,6 +16,8 @@ final class PdfPaths {
 
     private final List<PdfPage.Mark> painted = new ArrayList<>();
     private final List<PdfPage.Mark> open = new ArrayList<>();
+    private final List<List<PdfPage.Mark>> shapes = new ArrayList<>();
+    private final List<PdfBands.Fill> fills = new ArrayList<>();
     private float pageHeight;
     private float x;
     private float y;
@@ -23,7 +26,8 @@ final class PdfPaths {
 
     void begin(float height) {
         painted.clear();
-        open.clear();
+        fills.clear();
+        clear();
         pageHeight = height;
     }
 
@@ -31,7 +35,13 @@ final class PdfPaths {
         return List.copyOf(painted);
     }
 
-    void take(Operator operator, List<COSBase> operands, Matrix place) {
+    /** Boxes that were filled with a colour and not stroked; their edges are among what is painted. */
+    List<PdfBands.Fill> fills() {
+        return List.copyOf(fills);
+    }
+
+    /** @param colored whether what is filled now gets a colour that is no shade of grey */
+    void take(Operator operator, List<COSBase> operands, Matrix place, BooleanSupplier colored) {
         float[] n = numbers(operands);
         switch (operator.getName()) {
             case "m" -> move(n, place);
@@ -40,12 +50,19 @@ final class PdfPaths {
             case "v", "y" -> curve(n, 2, 4, place);
             case "h" -> close();
             case "re" -> rectangle(n, place);
-            case "S", "f", "F", "f*", "B", "B*" -> paint();
+            case "f", "F", "f*" -> {
+                shapes.stream()
+                        .filter(PdfBands::isBand)
+                        .filter(shape -> colored.getAsBoolean())
+                        .forEach(shape -> fills.add(new PdfBands.Fill(PdfBands.box(shape), List.copyOf(shape))));
+                paint();
+            }
+            case "S", "B", "B*" -> paint();
             case "s", "b", "b*" -> {
                 close();
                 paint();
             }
-            case "n" -> open.clear();
+            case "n" -> clear();
             default -> {
                 // Text, colours and states are followed elsewhere.
             }
@@ -65,6 +82,7 @@ final class PdfPaths {
             to(n[0], n[1], place);
             startX = x;
             startY = y;
+            shapes.add(new ArrayList<>());
         }
     }
 
@@ -107,6 +125,7 @@ final class PdfPaths {
             return;
         }
         to(n[0], n[1], place);
+        shapes.add(new ArrayList<>());
         float left = x;
         float bottom = y;
         to(n[0] + n[2], n[1] + n[3], place);
@@ -123,12 +142,22 @@ final class PdfPaths {
 
     private void add(float x1, float y1, float x2, float y2, boolean drawn) {
         if (painted.size() + open.size() < MOST_MARKS) {
-            open.add(new PdfPage.Mark(Math.min(x1, x2), Math.min(y1, y2), Math.max(x1, x2), Math.max(y1, y2), drawn));
+            PdfPage.Mark mark =
+                    new PdfPage.Mark(Math.min(x1, x2), Math.min(y1, y2), Math.max(x1, x2), Math.max(y1, y2), drawn);
+            open.add(mark);
+            if (!shapes.isEmpty()) {
+                shapes.get(shapes.size() - 1).add(mark);
+            }
         }
     }
 
     private void paint() {
         painted.addAll(open);
+        clear();
+    }
+
+    private void clear() {
         open.clear();
+        shapes.clear();
     }
 }

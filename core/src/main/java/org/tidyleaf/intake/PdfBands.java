@@ -1,0 +1,92 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.tidyleaf.source.Emphasis;
+
+/** Bands of colour behind words, as a marker pen leaves them. Word processors fill a box behind each line of marked words. */
+final class PdfBands {
+
+    /** In points: what is filled and lower than this is a rule, what is higher no line of words. */
+    private static final float LOWEST = 6;
+
+    private static final float HIGHEST = 26;
+
+    /** In parts of a letter's size: a cell's shade reaches farther beyond its words. */
+    private static final float BESIDE = 0.6f;
+
+    private static final int EDGES = 4;
+
+    private PdfBands() {}
+
+    /** A box that was filled, and the marks that are its edges. */
+    record Fill(PdfPage.Mark box, List<PdfPage.Mark> edges) {}
+
+    /** Whether the outline of what is filled is a box as high as a line. */
+    static boolean isBand(List<PdfPage.Mark> outline) {
+        if (outline.size() < EDGES - 1
+                || outline.size() > EDGES
+                || outline.stream().anyMatch(PdfPage.Mark::drawn)) {
+            return false;
+        }
+        float height = box(outline).height();
+        return height >= LOWEST && height <= HIGHEST;
+    }
+
+    static PdfPage.Mark box(List<PdfPage.Mark> marks) {
+        PdfPage.Mark box = marks.get(0);
+        for (PdfPage.Mark mark : marks) {
+            box = new PdfPage.Mark(
+                    Math.min(box.left(), mark.left()),
+                    Math.min(box.top(), mark.top()),
+                    Math.max(box.right(), mark.right()),
+                    Math.max(box.bottom(), mark.bottom()),
+                    false);
+        }
+        return box;
+    }
+
+    /** Highlights the glyphs that a band ends with and takes the edges of such bands out of the marks. */
+    static void apply(List<Fill> fills, List<PdfPage.Glyph> glyphs, List<PdfPage.Mark> marks) {
+        Set<PdfPage.Mark> edges = new HashSet<>();
+        for (Fill fill : fills) {
+            List<Integer> within = new ArrayList<>();
+            for (int i = 0; i < glyphs.size(); i++) {
+                if (holds(fill.box(), glyphs.get(i))) {
+                    within.add(i);
+                }
+            }
+            if (fits(fill.box(), within.stream().map(glyphs::get).toList())) {
+                within.forEach(i -> glyphs.set(i, highlighted(glyphs.get(i))));
+                edges.addAll(fill.edges());
+            }
+        }
+        marks.removeIf(edges::contains);
+    }
+
+    private static boolean holds(PdfPage.Mark box, PdfPage.Glyph glyph) {
+        float middle = glyph.x() + glyph.width() / 2;
+        float height = glyph.y() - glyph.size() * 0.3f;
+        return box.left() <= middle && middle <= box.right() && box.top() <= height && height <= box.bottom();
+    }
+
+    private static boolean fits(PdfPage.Mark box, List<PdfPage.Glyph> words) {
+        if (words.stream().allMatch(glyph -> glyph.text().isBlank())) {
+            return false;
+        }
+        float left = (float) words.stream().mapToDouble(PdfPage.Glyph::x).min().orElseThrow();
+        float right =
+                (float) words.stream().mapToDouble(PdfPage.Glyph::right).max().orElseThrow();
+        float room = words.get(0).size() * BESIDE;
+        return left - box.left() < room && box.right() - right < room;
+    }
+
+    private static PdfPage.Glyph highlighted(PdfPage.Glyph glyph) {
+        Set<Emphasis> look = EnumSet.of(Emphasis.HIGHLIGHT);
+        look.addAll(glyph.look());
+        return new PdfPage.Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.space(), glyph.text(), look);
+    }
+}
