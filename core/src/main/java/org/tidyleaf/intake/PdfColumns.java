@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.tidyleaf.source.Emphasis;
 
 /** Rows in human reading order: side by side they are read column by column where a white strip parts them. */
@@ -115,9 +116,10 @@ final class PdfColumns {
     private static boolean isRepeated(List<PdfRow> rows, float gutter) {
         List<String> behind = rows.stream()
                 .map(row -> side(row, gutter, false))
-                .filter(text -> !text.isEmpty())
+                .flatMap(text -> Stream.of(text.split("\\s+")))
+                .filter(word -> !word.isEmpty())
                 .toList();
-        return behind.size() > 2 && behind.stream().distinct().count() * 2 < behind.size();
+        return behind.size() > 2 && behind.stream().distinct().count() * 2 <= behind.size();
     }
 
     /**

@@ -88,11 +88,22 @@ final class PdfTables {
             boolean rest = xs.size() >= 4
                     && page.glyphs().stream().noneMatch(glyph -> glyph.y() < ys.get(0))
                     && filled(page, table) == 1;
-            if (grid && (rest || filled(page, table) >= 2)) {
+            if (grid && (rest || filled(page, table) >= 2) || isRowAtEdge(page, table)) {
                 tables.add(table);
             }
         }
         return tables;
+    }
+
+    /** A row of two cells with nothing above it on its page, or nothing below, is all that the page holds of a longer table. */
+    private static boolean isRowAtEdge(PdfPage page, Table table) {
+        if (table.xs().size() != 3 || table.ys().size() != 2 || filled(page, table) != 2) {
+            return false;
+        }
+        float top = table.top();
+        float bottom = table.ys().get(1);
+        return page.glyphs().stream().noneMatch(glyph -> glyph.y() < top)
+                || page.glyphs().stream().noneMatch(glyph -> glyph.y() - glyph.size() > bottom);
     }
 
     private static int filled(PdfPage page, Table table) {

@@ -21,7 +21,7 @@ final class PdfTabs {
     /** In parts of a letter's size: less is kerning, more is seen without this. */
     private static final float SHIFT = 0.1f;
 
-    /** Behind the end of a sentence even less is no kerning. */
+    /** Behind the end of a sentence, and before a letter with its bracket or a box, even less is no kerning. */
     private static final float SHIFT_BEHIND_END = 0.03f;
 
     private static final float NARROW = 1.6f;
@@ -67,7 +67,8 @@ final class PdfTabs {
         PdfPage.Glyph before = null;
         String last = "";
         float blank = 0;
-        for (PdfPage.Glyph glyph : row) {
+        for (int i = 0; i < row.size(); i++) {
+            PdfPage.Glyph glyph = row.get(i);
             if (glyph.text().isBlank()) {
                 blank += glyph.width();
                 continue;
@@ -75,7 +76,12 @@ final class PdfTabs {
             if (before != null) {
                 float gap = glyph.x() - before.right();
                 boolean ended = !last.isEmpty() && ".?!)".contains(before.text()) && !Character.isDigit(last.charAt(0));
-                float shift = ended && blank == 0 ? SHIFT_BEHIND_END : SHIFT;
+                boolean label = i + 1 < row.size()
+                                && ".):\u0020".contains(row.get(i + 1).text())
+                        || !isOfWord(glyph);
+                boolean behindLetter =
+                        last.isEmpty() && Character.isUpperCase(before.text().codePointAt(0));
+                float shift = (ended || label || behindLetter) && blank == 0 ? SHIFT_BEHIND_END : SHIFT;
                 if (gap - blank > shift * glyph.size() && gap < NARROW * glyph.size()) {
                     moved.add(glyph);
                 }
@@ -85,6 +91,11 @@ final class PdfTabs {
             blank = 0;
         }
         return moved;
+    }
+
+    /** No box, bullet or bracket. */
+    private static boolean isOfWord(PdfPage.Glyph glyph) {
+        return Character.isLetterOrDigit(glyph.text().codePointAt(0)) || ".,;:!?".contains(glyph.text());
     }
 
     private static boolean isAtStop(double distance) {

@@ -170,7 +170,7 @@ final class CueFinder {
         SlashedOptions.label(all);
         WideOptions.label(all);
         BareNumbers.label(all);
-        WrappedGaps.mark(all);
+        WrappedWords.mark(all);
         AnswerLetters.mark(all);
         PairKeys.mark(all);
         FilledMarks.mark(all);
@@ -538,6 +538,10 @@ final class CueFinder {
     private static final Pattern TICKED_BOX = Pattern.compile("^\\s*[(\\[]\\s?[xX]\\s?[)\\]]");
 
     private static boolean isJudgement(String text) {
+        // "Which statement is … true?" asks and judges nothing.
+        if (text.indexOf('?') >= 0) {
+            return false;
+        }
         String bare = TICKED_BOX
                 .matcher(text)
                 .replaceFirst("")

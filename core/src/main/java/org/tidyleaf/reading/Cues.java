@@ -153,6 +153,11 @@ record Cues(
         return new Cues(piece, line, text, margin, labels, sign, Optional.of(other), words, traits);
     }
 
+    /** The same piece as one that announces nothing. */
+    Cues withoutLead() {
+        return new Cues(piece, line, text, margin, labels, sign, Optional.empty(), words, traits);
+    }
+
     /** Where the text behind the label, or behind the sign, begins in the line. */
     int contentStart(Optional<Label> label) {
         if (label.isPresent()) {

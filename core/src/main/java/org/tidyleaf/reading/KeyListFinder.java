@@ -51,6 +51,7 @@ final class KeyListFinder {
             boolean possible = all.get(i).text().length() < 90
                     && all.get(i).labels().isEmpty()
                     && all.get(i).line().layout().cell().isEmpty()
+                    && !WrappedWords.isRestOfSentence(all, i)
                     && HEADING.matcher(all.get(i).text()).matches();
             if (possible) {
                 KeyListReader reader = new KeyListReader(all);

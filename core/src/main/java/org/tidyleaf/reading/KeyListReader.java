@@ -525,13 +525,18 @@ final class KeyListReader {
                 !items.isEmpty() && taken.contains(piece - 1) && all.get(piece).spaceBefore() == 0;
         if (!below
                 || text.isEmpty()
-                || !Character.isLowerCase(text.charAt(0))
+                || !Character.isLetter(text.charAt(0))
                 || NUMBER.matcher(text).lookingAt()) {
             return false;
         }
         KeyList.Item open = items.get(items.size() - 1);
-        boolean full = open.text().length() > UNFINISHED
-                || all.get(piece - 1).line().text().length() > FULL_LINE;
+        boolean fullLine = all.get(piece - 1).line().text().length() > FULL_LINE;
+        // A name, or any noun in German, begins the next line as a sentence does; the end of one shows that it goes on.
+        boolean ends = fullLine && text.matches(".*[.!]") && open.text().length() > UNFINISHED;
+        if (!Character.isLowerCase(text.charAt(0)) && !ends) {
+            return false;
+        }
+        boolean full = open.text().length() > UNFINISHED || fullLine;
         boolean unfinished = full && !open.text().matches(".*[.!?]");
         if (unfinished) {
             items.set(

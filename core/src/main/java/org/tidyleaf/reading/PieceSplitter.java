@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -159,10 +161,9 @@ final class PieceSplitter {
         byShape.values().removeIf(labels -> areOfGaps(text, labels));
         List<Integer> best = List.of();
         for (List<Label> labels : byShape.values()) {
-            List<Integer> cuts = run(text, labels);
-            if (cuts.size() > best.size()) {
-                best = cuts;
-            }
+            List<Integer> cuts = run(text, labels, isOfWrappedRun(source, line, labels));
+            best = cuts.size() > best.size() ? cuts : best;
+            best = best.isEmpty() ? lastOfWrappedRun(source, line, labels) : best;
         }
         if (best.isEmpty()) {
             best = numbers(text);
@@ -265,7 +266,50 @@ final class PieceSplitter {
     }
 
     /** The places to cut for one series of labels: those of its longest run A, B, C, … or one that begins the line. */
-    private static List<Integer> run(String text, List<Label> labels) {
+    /** "… i. honey ii. nectar" above "iii. wax iv. pollen": options that wrap, of which either line holds too few to tell. */
+    private static boolean isOfWrappedRun(Source source, Line line, List<Label> labels) {
+        Label first = labels.get(0);
+        Label last = labels.get(labels.size() - 1);
+        boolean above = line.number() > 1
+                && textBefore(line.text(), first.from()).isEmpty()
+                && lettersIn(source.line(line.number() - 1).text()).anyMatch(label -> isFollowedBy(label, first));
+        boolean below = line.number() < source.lines().size()
+                && LabelFinder.lettersAt(
+                                source.line(line.number() + 1).text(),
+                                0,
+                                source.line(line.number() + 1).text().length())
+                        .stream()
+                        .anyMatch(label -> isFollowedBy(last, label));
+        return labels.size() > 1 && (above || below);
+    }
+
+    /** "… in an empty hive iv." above "on a ladder", or "… iii. in an" above "empty hive iv. on a ladder": the last of them. */
+    private static List<Integer> lastOfWrappedRun(Source source, Line line, List<Label> labels) {
+        if (labels.size() != 1 || line.number() == 1) {
+            return List.of();
+        }
+        Label last = labels.get(0);
+        List<Label> above = lettersIn(source.line(line.number() - 1).text())
+                .filter(label -> label.shape().equals(last.shape()))
+                .toList();
+        boolean goesOn = above.size() + 1 >= CONVINCING_RUN
+                && last.from() > 0
+                && isFollowedBy(above.get(above.size() - 1), last);
+        return goesOn ? List.of(last.from()) : List.of();
+    }
+
+    private static boolean isFollowedBy(Label label, Label next) {
+        return next.shape().equals(label.shape()) && next.ordinal() == label.ordinal() + 1;
+    }
+
+    private static Stream<Label> lettersIn(String text) {
+        return IntStream.range(1, text.length())
+                .filter(at -> Character.isWhitespace(text.charAt(at - 1)))
+                .boxed()
+                .flatMap(at -> LabelFinder.lettersAt(text, at, text.length()).stream());
+    }
+
+    private static List<Integer> run(String text, List<Label> labels, boolean wrapped) {
         List<Integer> starts = new ArrayList<>();
         int next = 0;
         boolean wide = true;
@@ -281,7 +325,7 @@ final class PieceSplitter {
                 next = label.ordinal() + 1;
             }
         }
-        boolean convincing = starts.size() >= 2 && (wide || starts.size() >= CONVINCING_RUN);
+        boolean convincing = starts.size() >= 2 && (wide || wrapped || starts.size() >= CONVINCING_RUN);
         if (!convincing) {
             return List.of();
         }

@@ -1,0 +1,53 @@
+package org.tidyleaf.reading;
+
+import java.util.List;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+
+/**
+ * What looks like something else where a sentence has wrapped right before it: "The pieces that hold the comb are called" and
+ * on the next line "______." (no line to write on), "Mark all right" and "answers. [2]" (no word that announces an answer).
+ */
+final class WrappedWords {
+
+    private static final Pattern GAP_AT_END = Pattern.compile("\\s*_{3,60}\\s?[.!?,;]\\s*");
+
+    /** A word in small letters that ends its sentence; what announces an answer so has little behind it, a letter as a rule. */
+    private static final Pattern WORD_AT_END =
+            Pattern.compile("\\p{Ll}{4,}\\.(?:\\s*$|\\s+(?:[(\\[/]|\\d{1,2}\\s*\\p{L}+\\.?\\s*$|\\p{L}{4}))");
+
+    /** What wraps fills its line. */
+    private static final int FULL_LINE = 40;
+
+    private WrappedWords() {}
+
+    static void mark(List<Cues> all) {
+        for (int i = 1; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            if (cues.lead().isPresent() && WORD_AT_END.matcher(cues.text()).lookingAt() && isRestOfSentence(all, i)) {
+                all.set(i, cues.withoutLead());
+            }
+            if (cues.is(Trait.WRITING_LINE)
+                    && GAP_AT_END.matcher(cues.text()).matches()
+                    && isUnfinished(all.get(i - 1))) {
+                cues.traits().removeAll(List.of(Trait.WRITING_LINE, Trait.RULE));
+                cues.traits().addAll(List.of(Trait.GAP, Trait.ENDS_SENTENCE));
+            }
+        }
+    }
+
+    /** "answers." in small letters right below a full line whose sentence has not ended. */
+    static boolean isRestOfSentence(List<Cues> all, int piece) {
+        return piece > 0
+                && all.get(piece).is(Trait.STARTS_LOWER)
+                && all.get(piece).spaceBefore() == 0
+                && isUnfinished(all.get(piece - 1));
+    }
+
+    private static boolean isUnfinished(Cues above) {
+        return above.text().length() > FULL_LINE
+                && !above.is(Trait.ENDS_SENTENCE)
+                && !above.is(Trait.QUESTION_MARK)
+                && !above.is(Trait.COLON);
+    }
+}
