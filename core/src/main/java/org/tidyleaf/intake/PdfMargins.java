@@ -54,12 +54,31 @@ final class PdfMargins {
                 running.add(text);
             }
         });
+        Set<String> often = often(pages, rows);
+        running.removeIf(text -> often.contains(text.substring(text.indexOf(' ') + 1)));
         return running;
+    }
+
+    /** "Question 7" at the top of a page is no running head where "Question #" stands in the middle of pages again and again. */
+    private static Set<String> often(List<PdfPage> pages, List<List<PdfRow>> rows) {
+        Map<String, Integer> seen = new HashMap<>();
+        for (int i = 0; i < pages.size(); i++) {
+            Set<PdfRow> edges = new HashSet<>(edges(pages.get(i), rows.get(i)));
+            rows.get(i).stream()
+                    .filter(row -> !edges.contains(row))
+                    .forEach(row -> seen.merge(withoutNumbers(row), 1, Integer::sum));
+        }
+        seen.values().removeIf(count -> count < 2);
+        return seen.keySet();
+    }
+
+    private static String withoutNumbers(PdfRow row) {
+        return row.plain().replaceAll("\\d+", "#");
     }
 
     /** Its text without numbers, and its height on the page in steps of a few points. */
     static String placed(PdfRow row) {
-        return Math.round(row.y() / SAME_HEIGHT) + " " + row.plain().replaceAll("\\d+", "#");
+        return Math.round(row.y() / SAME_HEIGHT) + " " + withoutNumbers(row);
     }
 
     /** Rows with words or numbers in the outer strips of a page, where heads and page numbers stand. */

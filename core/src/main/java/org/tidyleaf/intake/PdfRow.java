@@ -184,8 +184,10 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
             boolean aligned = gap.equals(" ")
                     && stops.stream().anyMatch(stop -> Math.abs(stop - glyph.x()) < 1)
                     && isLabel(glyphs.indexOf(glyph));
-            gap = aligned ? "   " : gap;
-            if (!here.equals(look)) {
+            boolean tabbed = before != null && glyph.text().startsWith("\t");
+            gap = tabbed ? "\t" : aligned ? "   " : gap;
+            // What is left free between two words that are underlined is no room to write on.
+            if (!here.equals(look) || gap.length() > 1 || gap.equals("\t")) {
                 lines.append(run.toString(), look, "");
                 run.setLength(0);
                 lines.append(gap, Set.of(), "");
@@ -193,7 +195,7 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
             } else {
                 run.append(gap);
             }
-            run.append(ligature(glyph.text()));
+            run.append(ligature(glyph.text().strip()));
             before = glyph;
         }
         lines.append(run.toString(), look, "");

@@ -297,13 +297,14 @@ final class CueFinder {
 
     /** Automatic letters stand before anything typed, so a typed star comes behind them. */
     private static Optional<Sign> signBehindLabel(Line line, Segment segment, List<Label> labels) {
-        if (labels.isEmpty() || line.labelEnd() == 0) {
+        if (labels.isEmpty()) {
             return Optional.empty();
         }
-        Matcher matcher = SIGN_BEFORE.matcher(line.text()).region(line.labelEnd(), segment.to());
-        return matcher.lookingAt()
-                ? Optional.of(new Sign(line.labelEnd(), matcher.end(), isRight(matcher)))
-                : Optional.empty();
+        Label label = labels.get(0);
+        boolean lettered = label.kind() == Label.Kind.LETTER || label.kind() == Label.Kind.ROMAN;
+        int from = line.labelEnd() > 0 ? line.labelEnd() : lettered ? label.end() : segment.to();
+        Matcher matcher = SIGN_BEFORE.matcher(line.text()).region(Math.min(from, segment.to()), segment.to());
+        return matcher.lookingAt() ? Optional.of(new Sign(from, matcher.end(), isRight(matcher))) : Optional.empty();
     }
 
     private static Optional<Sign> signAfter(Line line, Segment segment) {

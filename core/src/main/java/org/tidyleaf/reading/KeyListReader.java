@@ -532,7 +532,7 @@ final class KeyListReader {
         KeyList.Item open = items.get(items.size() - 1);
         boolean fullLine = all.get(piece - 1).line().text().length() > FULL_LINE;
         // A name, or any noun in German, begins the next line as a sentence does; the end of one shows that it goes on.
-        boolean ends = fullLine && text.matches(".*[.!]") && open.text().length() > UNFINISHED;
+        boolean ends = fullLine && text.matches(".*[.!]") && open.text().indexOf(' ') > 0;
         if (!Character.isLowerCase(text.charAt(0)) && !ends) {
             return false;
         }

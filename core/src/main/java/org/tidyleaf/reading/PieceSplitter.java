@@ -9,7 +9,6 @@ import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -161,9 +160,8 @@ final class PieceSplitter {
         byShape.values().removeIf(labels -> areOfGaps(text, labels));
         List<Integer> best = List.of();
         for (List<Label> labels : byShape.values()) {
-            List<Integer> cuts = run(text, labels, isOfWrappedRun(source, line, labels));
+            List<Integer> cuts = run(text, labels, wrapped(source, line, labels));
             best = cuts.size() > best.size() ? cuts : best;
-            best = best.isEmpty() ? lastOfWrappedRun(source, line, labels) : best;
         }
         if (best.isEmpty()) {
             best = numbers(text);
@@ -266,56 +264,50 @@ final class PieceSplitter {
     }
 
     /** The places to cut for one series of labels: those of its longest run A, B, C, … or one that begins the line. */
-    /** "… i. honey ii. nectar" above "iii. wax iv. pollen": options that wrap, of which either line holds too few to tell. */
-    private static boolean isOfWrappedRun(Source source, Line line, List<Label> labels) {
+    /** "… i. honey ii. nectar" above "iii. wax iv. pollen", or "wax iii. pollen": options that wrap, of which either line may hold too few to tell. */
+    private static WrappedRun wrapped(Source source, Line line, List<Label> labels) {
         Label first = labels.get(0);
         Label last = labels.get(labels.size() - 1);
-        boolean above = line.number() > 1
-                && textBefore(line.text(), first.from()).isEmpty()
-                && lettersIn(source.line(line.number() - 1).text()).anyMatch(label -> isFollowedBy(label, first));
-        boolean below = line.number() < source.lines().size()
-                && LabelFinder.lettersAt(
-                                source.line(line.number() + 1).text(),
-                                0,
-                                source.line(line.number() + 1).text().length())
-                        .stream()
-                        .anyMatch(label -> isFollowedBy(last, label));
-        return labels.size() > 1 && (above || below);
+        List<Label> above = lettersOf(source, line.number() - 1, first.shape());
+        List<Label> below = lettersOf(source, line.number() + 1, first.shape());
+        boolean fromAbove = !above.isEmpty() && isFollowedBy(above.get(above.size() - 1), first);
+        boolean goesOn = !below.isEmpty() && isFollowedBy(last, below.get(0));
+        int most = Math.max(labels.size(), Math.max(fromAbove ? above.size() : 0, goesOn ? below.size() : 0));
+        int all = labels.size() + (fromAbove ? above.size() : 0) + (goesOn ? below.size() : 0);
+        // One letter on each line letters the lines.
+        boolean convincing = all >= CONVINCING_RUN && most > 1;
+        return new WrappedRun(fromAbove && convincing, (fromAbove || goesOn) && convincing);
     }
 
-    /** "… in an empty hive iv." above "on a ladder", or "… iii. in an" above "empty hive iv. on a ladder": the last of them. */
-    private static List<Integer> lastOfWrappedRun(Source source, Line line, List<Label> labels) {
-        if (labels.size() != 1 || line.number() == 1) {
+    /** @param fromAbove whether it begins on the line above */
+    private record WrappedRun(boolean fromAbove, boolean convincing) {}
+
+    private static List<Label> lettersOf(Source source, int number, String shape) {
+        if (number < 1 || number > source.lines().size()) {
             return List.of();
         }
-        Label last = labels.get(0);
-        List<Label> above = lettersIn(source.line(line.number() - 1).text())
-                .filter(label -> label.shape().equals(last.shape()))
+        String text = source.line(number).text();
+        return IntStream.range(0, text.length())
+                .filter(at -> at == 0 || Character.isWhitespace(text.charAt(at - 1)))
+                .boxed()
+                .flatMap(at -> LabelFinder.lettersAt(text, at, text.length()).stream())
+                .filter(label -> label.shape().equals(shape))
                 .toList();
-        boolean goesOn = above.size() + 1 >= CONVINCING_RUN
-                && last.from() > 0
-                && isFollowedBy(above.get(above.size() - 1), last);
-        return goesOn ? List.of(last.from()) : List.of();
     }
 
     private static boolean isFollowedBy(Label label, Label next) {
         return next.shape().equals(label.shape()) && next.ordinal() == label.ordinal() + 1;
     }
 
-    private static Stream<Label> lettersIn(String text) {
-        return IntStream.range(1, text.length())
-                .filter(at -> Character.isWhitespace(text.charAt(at - 1)))
-                .boxed()
-                .flatMap(at -> LabelFinder.lettersAt(text, at, text.length()).stream());
-    }
-
-    private static List<Integer> run(String text, List<Label> labels, boolean wrapped) {
+    private static List<Integer> run(String text, List<Label> labels, WrappedRun wrapped) {
         List<Integer> starts = new ArrayList<>();
         int next = 0;
         boolean wide = true;
         for (Label label : labels) {
             boolean begins = starts.isEmpty()
-                    && (label.ordinal() == 1 || textBefore(text, label.from()).isEmpty());
+                    && (label.ordinal() == 1
+                            || wrapped.fromAbove()
+                            || textBefore(text, label.from()).isEmpty());
             if (begins || label.ordinal() == next) {
                 int from = withSign(text, label.from());
                 if (!starts.isEmpty()) {
@@ -325,7 +317,7 @@ final class PieceSplitter {
                 next = label.ordinal() + 1;
             }
         }
-        boolean convincing = starts.size() >= 2 && (wide || wrapped || starts.size() >= CONVINCING_RUN);
+        boolean convincing = wrapped.convincing() || starts.size() >= 2 && (wide || starts.size() >= CONVINCING_RUN);
         if (!convincing) {
             return List.of();
         }

@@ -12,9 +12,9 @@ final class WrappedWords {
 
     private static final Pattern GAP_AT_END = Pattern.compile("\\s*_{3,60}\\s?[.!?,;]\\s*");
 
-    /** A word in small letters that ends its sentence; what announces an answer so has little behind it, a letter as a rule. */
-    private static final Pattern WORD_AT_END =
-            Pattern.compile("\\p{Ll}{4,}\\.(?:\\s*$|\\s+(?:[(\\[/]|\\d{1,2}\\s*\\p{L}+\\.?\\s*$|\\p{L}{4}))");
+    /** A word or some in small letters that end their sentence; what announces an answer so has little behind it, a letter as a rule. */
+    private static final Pattern WORD_AT_END = Pattern.compile(
+            "(?:\\p{Ll}+\\s){0,3}\\p{Ll}{4,}\\.(?:\\s*$|\\s+(?:[(\\[/]|[-\u2013]\\s*\\d|\\d{1,2}\\s*\\p{L}+\\.?\\s*$|\\p{L}{4}))");
 
     /** What wraps fills its line. */
     private static final int FULL_LINE = 40;

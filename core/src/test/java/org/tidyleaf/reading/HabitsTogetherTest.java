@@ -23,7 +23,7 @@ import org.tidyleaf.reading.made.MadeTest;
  */
 class HabitsTogetherTest {
 
-    private static final List<String> FORMATS = List.of("docx", "odt", "docx", "rtf", "html");
+    private static final List<String> FORMATS = List.of("docx", "odt", "pdf", "rtf", "docx", "html", "pdf");
 
     static Stream<Arguments> tests() {
         int most = Integer.getInteger("tidyleaf.made", 150);

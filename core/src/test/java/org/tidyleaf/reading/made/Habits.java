@@ -294,12 +294,8 @@ record Habits(
                 gap,
                 key.line() ? one(random, Why.values()) : Why.NONE,
                 heads,
-                // Room between brackets and options behind their stem would break in the middle.
-                random.nextInt(8) == 0
-                        && gap != Gap.BRACKETS
-                        && points != Points.SLASH
-                        && points != Points.OF
-                        && layout != Layout.BEHIND_THE_STEM,
+                // Room between brackets would break in the middle.
+                random.nextInt(8) == 0 && gap != Gap.BRACKETS && points != Points.SLASH && points != Points.OF,
                 parts,
                 parts && letters != Letters.DIGIT && (key == Key.LIST_BY_PART || random.nextInt(4) == 0),
                 letters == Letters.BARE || random.nextInt(3) > 0,

@@ -26,6 +26,7 @@ final class PaperPage implements AutoCloseable {
     private static final float BOTTOM = 57;
     private static final float STEP = 28;
     private static final float TAB = 36;
+    private static final float VISIBLE = 1.2f;
     private static final float PADDING = 4;
 
     private final PDDocument document = new PDDocument();
@@ -93,7 +94,7 @@ final class PaperPage implements AutoCloseable {
                 if (piece.equals("\t") || breaks) {
                     write(new Run(waiting.toString(), run.look()), from, y);
                     waiting.setLength(0);
-                    x = breaks ? left : LEFT + TAB * (float) (Math.floor((x - LEFT) / TAB) + 1);
+                    x = breaks ? left : stopBehind(x);
                     from = x;
                 }
                 if (breaks) {
@@ -108,6 +109,11 @@ final class PaperPage implements AutoCloseable {
             write(new Run(waiting.toString(), run.look()), from, y);
         }
         y -= LINE;
+    }
+
+    /** The next stop; not one so near that the page does not show it. */
+    private static float stopBehind(float x) {
+        return LEFT + TAB * (float) (Math.floor((x + VISIBLE - LEFT) / TAB) + 1);
     }
 
     private void table(Page.Table table) throws IOException {
