@@ -32,6 +32,9 @@ final class PdfColumns {
     /** A gap is so many times as high as the usual distance of rows. */
     private static final float APART = 1.4f;
 
+    /** "True", "False" and perhaps "(2 points)": no column has so few different words. */
+    private static final int WORDS_OF_PAIR = 4;
+
     private static final Pattern LETTER = Pattern.compile("[(\\[]?([A-Ha-h])(?:[.):\\]]|\\h|$)");
 
     private PdfColumns() {}
@@ -116,10 +119,14 @@ final class PdfColumns {
     private static boolean isRepeated(List<PdfRow> rows, float gutter) {
         List<String> behind = rows.stream()
                 .map(row -> side(row, gutter, false))
-                .flatMap(text -> Stream.of(text.split("\\s+")))
-                .filter(word -> !word.isEmpty())
+                .filter(text -> !text.isEmpty())
                 .toList();
-        return behind.size() > 2 && behind.stream().distinct().count() * 2 <= behind.size();
+        long words = behind.stream()
+                .flatMap(text -> Stream.of(text.split("\\s+")))
+                .distinct()
+                .count();
+        boolean fewWords = words <= WORDS_OF_PAIR;
+        return behind.size() > 2 && (fewWords || behind.stream().distinct().count() * 2 < behind.size());
     }
 
     /**

@@ -105,7 +105,7 @@ final class KeyTables {
             boolean numbered = row.containsKey(column) && isNumber(row.get(column));
             int number = numbered ? Integer.parseInt(row.get(column).text().replaceAll("\\D", "")) : 0;
             // 17a, 17b: parts of one question.
-            boolean part = number == last && row.get(column).text().matches(".*\\d[a-h]\\W*");
+            boolean part = numbered && number == last && row.get(column).text().matches(".*\\d[a-h]\\W*");
             if (number <= last && !part) {
                 return false;
             }

@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -272,11 +273,29 @@ final class PieceSplitter {
         List<Label> below = lettersOf(source, line.number() + 1, first.shape());
         boolean fromAbove = !above.isEmpty() && isFollowedBy(above.get(above.size() - 1), first);
         boolean goesOn = !below.isEmpty() && isFollowedBy(last, below.get(0));
-        int most = Math.max(labels.size(), Math.max(fromAbove ? above.size() : 0, goesOn ? below.size() : 0));
-        int all = labels.size() + (fromAbove ? above.size() : 0) + (goesOn ? below.size() : 0);
+        int before = fromAbove ? inRow(reversed(above), -1) : 0;
+        int behind = goesOn ? inRow(below, 1) : 0;
+        int most = Math.max(labels.size(), Math.max(before, behind));
+        int all = labels.size() + before + behind;
         // One letter on each line letters the lines.
         boolean convincing = all >= CONVINCING_RUN && most > 1;
         return new WrappedRun(fromAbove && convincing, (fromAbove || goesOn) && convincing);
+    }
+
+    /** How many of the first labels count on by a step. */
+    private static int inRow(List<Label> labels, int step) {
+        int count = 1;
+        while (count < labels.size()
+                && labels.get(count).ordinal() == labels.get(count - 1).ordinal() + step) {
+            count++;
+        }
+        return count;
+    }
+
+    private static List<Label> reversed(List<Label> labels) {
+        List<Label> reversed = new ArrayList<>(labels);
+        Collections.reverse(reversed);
+        return reversed;
     }
 
     /** @param fromAbove whether it begins on the line above */

@@ -230,6 +230,8 @@ final class RoleScorer {
                 && all.size() > 1
                 && (all.get(1).is(Trait.TYPE_HEAD) || all.get(1).is(Trait.SECTION_WORD));
         fit -= overHead ? CLEAR + LEANING : 0;
+        // What the whole paper is about may be a type of question as well.
+        fit -= index == 0 && typeHeads < 2 && cues.is(Trait.TYPE_HEAD) ? CLEAR + LEANING : 0;
         fit -= from.option() == Step.BEFORE_TITLE ? cues.is(Trait.SCHOOL_WORD) ? CLEAR + LEANING : LEANING : 0;
         fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
         fit -= optionLabel(cues).isPresent() ? CLEAR : 0;
@@ -487,7 +489,10 @@ final class RoleScorer {
         if (!open || cues.spaceBefore() > 0) {
             return 0;
         }
-        boolean full = before.filter(b -> b.text().length() > FULL_LINE).isPresent();
+        // The last of several options on a line that is full goes on below it.
+        boolean full = before.filter(b -> b.text().length() > FULL_LINE
+                        || !b.piece().first() && b.line().text().length() > FULL_LINE)
+                .isPresent();
         return startsWithinSentence(cues) ? CLEAR : full && cues.labels().isEmpty() ? LEANING : 0;
     }
 
@@ -538,6 +543,11 @@ final class RoleScorer {
         return cues.labels().stream().anyMatch(l -> l.kind() == Label.Kind.BULLET || l.kind() == Label.Kind.BOX);
     }
 
+    /** The last of several boxes on one line: what stands below without a box is the rest of it. */
+    private static boolean isTickedBehind(Cues cues) {
+        return isTicked(cues) && !cues.piece().first();
+    }
+
     /** Deeper than the question's first line and as deep as the line below. */
     private boolean isIndentedAsBelow(int index) {
         int here = all.get(index).line().layout().indent();
@@ -573,6 +583,7 @@ final class RoleScorer {
         fit += isSignedBelow(index) && before.isPresent() && isIndentedAsBelow(index) ? LEANING + SLIGHT : 0;
         fit += cues.is(Trait.JUDGEMENT_WORD) ? CLEAR : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
+        fit -= before.filter(RoleScorer::isTickedBehind).isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.QUESTION_MARK) ? LEANING : 0;
         fit -= cues.is(Trait.LONG) || cues.is(Trait.SECTION_WORD) || cues.is(Trait.END_WORD) ? CLEAR : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.FILL_IN) || cues.is(Trait.POINTS_ONLY) ? SURE : 0;
@@ -594,7 +605,9 @@ final class RoleScorer {
     }
 
     private double optionGoesOn(int index, Cues cues, Optional<Cues> before) {
-        double fit = habits.lettersOptions() ? flow(cues, before) : -CLEAR;
+        boolean labelled = habits.lettersOptions()
+                || before.filter(RoleScorer::isTickedBehind).isPresent();
+        double fit = labelled ? flow(cues, before) : -CLEAR;
         fit += isBehindBareLetter(cues, before) ? SURE : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= cues.lead().isPresent() ? CLEAR : 0;

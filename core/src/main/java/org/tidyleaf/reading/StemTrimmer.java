@@ -151,6 +151,13 @@ final class StemTrimmer {
                 .anyMatch(matcher -> matcher.find() && matcher.start() > 0 && matcher.start() <= above.length());
     }
 
+    /** "…    True" at the end of a line and "False" on the next: nothing is judged yet. */
+    private boolean goesOnBelow(Segment segment) {
+        return segment.line() < source.lines().size()
+                && isPairOver(
+                        source.text(segment), source.line(segment.line() + 1).text());
+    }
+
     /** Cuts points and a printed "True / False" off the end, then keeps the rest. */
     void add(Draft draft, Segment whole) {
         Segment rest = whole;
@@ -408,6 +415,7 @@ final class StemTrimmer {
         if (spaced
                 && draft.judgement.isEmpty()
                 && far.find()
+                && !goesOnBelow(segment)
                 && AnswerParser.judgement(far.group(1)).isPresent()) {
             draft.judgement = List.of("True", "False");
             draft.judgementMarked = AnswerParser.judgement(far.group(1));

@@ -41,7 +41,7 @@ final class WordsAsBullets {
 
     private static boolean isWord(Cues cues, Label label) {
         return label.kind() == Label.Kind.BULLET
-                && label.printed().equalsIgnoreCase("o")
+                && label.printed().equals("o")
                 && label.from() >= cues.line().labelEnd()
                 && label.end() == label.from() + 2
                 && cues.line().text().charAt(label.from() + 1) == ' ';

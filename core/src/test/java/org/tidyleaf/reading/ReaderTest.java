@@ -225,10 +225,10 @@ class ReaderTest {
     @Test
     void pinnedWordsHaveARoleOfTheirOwnAndTeachTheirAnnouncement() {
         String text = """
-                1. Which bee lays the eggs of a hive? Sol.: b
+                1. Which bee lays the eggs of a hive? Prf.: b
                 a) the drone
                 b) the queen
-                2. Which bee has no sting? Sol.: a
+                2. Which bee has no sting? Prf.: a
                 a) the drone
                 b) the worker
                 """;
