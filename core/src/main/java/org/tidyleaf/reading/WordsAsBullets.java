@@ -25,11 +25,11 @@ final class WordsAsBullets {
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
             boolean lone = !begins(all, i - 1) && !begins(all, i + 1);
-            if ((usedAsWord || lone) && cues.labels().stream().anyMatch(label -> isWord(cues, label))) {
+            if (cues.labels().stream().anyMatch(label -> isWord(cues, label, usedAsWord, lone))) {
                 all.set(
                         i,
                         cues.withLabels(cues.labels().stream()
-                                .filter(label -> !isWord(cues, label))
+                                .filter(label -> !isWord(cues, label, usedAsWord, lone))
                                 .toList()));
             }
         }
@@ -39,9 +39,12 @@ final class WordsAsBullets {
         return piece >= 0 && piece < all.size() && all.get(piece).text().matches("o\\s.*");
     }
 
-    private static boolean isWord(Cues cues, Label label) {
+    private static boolean isWord(Cues cues, Label label, boolean usedAsWord, boolean lone) {
+        // A capital O is a ring to tick as well.
+        boolean word = label.printed().equals("o") && (usedAsWord || lone)
+                || label.printed().equals("O") && usedAsWord;
         return label.kind() == Label.Kind.BULLET
-                && label.printed().equals("o")
+                && word
                 && label.from() >= cues.line().labelEnd()
                 && label.end() == label.from() + 2
                 && cues.line().text().charAt(label.from() + 1) == ' ';

@@ -14,7 +14,7 @@ public final class Docx {
     private static final String NAMESPACES = " xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\""
             + " xmlns:m=\"http://schemas.openxmlformats.org/officeDocument/2006/math\"";
 
-    private final Map<String, String> parts = new LinkedHashMap<>();
+    private final Map<String, byte[]> parts = new LinkedHashMap<>();
 
     public static Docx body(String xml) {
         return new Docx()
@@ -30,16 +30,20 @@ public final class Docx {
     }
 
     public Docx part(String name, String xml) {
-        parts.put(name, xml);
+        return part(name, xml.getBytes(StandardCharsets.UTF_8));
+    }
+
+    public Docx part(String name, byte[] content) {
+        parts.put(name, content);
         return this;
     }
 
     public byte[] bytes() {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            for (Map.Entry<String, String> part : parts.entrySet()) {
+            for (Map.Entry<String, byte[]> part : parts.entrySet()) {
                 zip.putNextEntry(new ZipEntry(part.getKey()));
-                zip.write(part.getValue().getBytes(StandardCharsets.UTF_8));
+                zip.write(part.getValue());
                 zip.closeEntry();
             }
         } catch (IOException impossible) {

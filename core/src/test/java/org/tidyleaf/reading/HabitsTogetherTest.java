@@ -14,7 +14,9 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
+import org.tidyleaf.question.Inline;
 import org.tidyleaf.reading.made.MadeTest;
+import org.tidyleaf.source.Source;
 
 /**
  * Habits that each are read well alone must be read well together: tests are typed by drawn habits, and what was put in has to come
@@ -38,7 +40,10 @@ class HabitsTogetherTest {
         String format = System.getProperty("tidyleaf.made.format", FORMATS.get((int) (seed % FORMATS.size())));
         MadeTest made = new MadeTest(seed, language, format);
         byte[] bytes = made.bytes();
-        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
+        Optional<Source> key = made.keyBytes().isPresent()
+                ? Optional.of(new Intake().read(made.keyName(), made.keyBytes().get()))
+                : Optional.empty();
+        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, key);
         String read = Shown.tidy(Shown.questions(reading));
         String folder = System.getProperty("tidyleaf.made.folder", "");
         if (!folder.isEmpty()) {
@@ -50,6 +55,10 @@ class HabitsTogetherTest {
             Files.writeString(
                     to.resolve(language + seed + ".snags"),
                     reading.snags() + "\n"
+                            + "PICTURES " + made.pictures()
+                            + reading.questions().stream()
+                                    .map(HabitsTogetherTest::pictures)
+                                    .toList() + "\n"
                             + reading.questions().stream()
                                     .map(q -> String.format("%.2f", q.doubt()))
                                     .toList());
@@ -58,8 +67,15 @@ class HabitsTogetherTest {
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
         assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
+        assertThat(reading.questions()).extracting(HabitsTogetherTest::pictures).isEqualTo(made.pictures());
         assertThat(reading.sections())
                 .extracting(section -> section.instructions().plain())
                 .isEqualTo(made.instructions());
+    }
+
+    private static int pictures(ReadQuestion read) {
+        return (int) read.question().particulars().stem().parts().stream()
+                .filter(Inline.Picture.class::isInstance)
+                .count();
     }
 }

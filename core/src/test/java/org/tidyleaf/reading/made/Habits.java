@@ -24,7 +24,8 @@ record Habits(
         boolean restart,
         boolean airy,
         boolean labels,
-        boolean header) {
+        boolean header,
+        boolean pictures) {
 
     enum Numbers {
         DOT("%d. "),
@@ -301,7 +302,8 @@ record Habits(
                 letters == Letters.BARE || random.nextInt(3) > 0,
                 random.nextInt(6) == 0,
                 // Right below the title a bare head might be its second line.
-                heads == Heads.NAME || heads == Heads.CAPITALS || random.nextInt(3) > 0);
+                heads == Heads.NAME || heads == Heads.CAPITALS || random.nextInt(3) > 0,
+                random.nextInt(5) == 0);
     }
 
     private static <T> T one(Random random, T[] values) {

@@ -4,7 +4,9 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -18,23 +20,33 @@ final class OpenPage {
             + " xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\""
             + " xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\""
             + " xmlns:style=\"urn:oasis:names:tc:opendocument:xmlns:style:1.0\""
-            + " xmlns:fo=\"urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0\"";
+            + " xmlns:fo=\"urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0\""
+            + " xmlns:svg=\"urn:oasis:names:tc:opendocument:xmlns:svg-compatible:1.0\""
+            + " xmlns:draw=\"urn:oasis:names:tc:opendocument:xmlns:drawing:1.0\""
+            + " xmlns:xlink=\"http://www.w3.org/1999/xlink\"";
 
     private OpenPage() {}
 
     static byte[] save(Page page) {
+        Map<String, byte[]> parts = new LinkedHashMap<>();
         StringBuilder xml = new StringBuilder("<office:document-content" + NAMESPACES + ">");
         xml.append("<office:automatic-styles>").append(styles(page)).append("</office:automatic-styles>");
         xml.append("<office:body><office:text>");
         for (Page.Block block : page.blocks()) {
             if (block instanceof Page.Paragraph line) {
                 xml.append(paragraph(line));
+            } else if (block instanceof Page.Picture picture) {
+                String name = "Pictures/" + picture.number() + ".png";
+                parts.put(name, picture.png());
+                xml.append("<text:p><draw:frame text:anchor-type=\"as-char\" svg:width=\"4cm\" svg:height=\"3cm\">");
+                xml.append("<draw:image xlink:href=\"").append(name).append("\"/></draw:frame></text:p>");
             } else if (block instanceof Page.Table table) {
                 xml.append(table(table));
             }
         }
         xml.append("</office:text></office:body></office:document-content>");
-        return zipped(xml.toString());
+        parts.put("content.xml", xml.toString().getBytes(StandardCharsets.UTF_8));
+        return zipped(parts);
     }
 
     private static String styles(Page page) {
@@ -88,12 +100,14 @@ final class OpenPage {
         return xml.append("</table:table>").toString();
     }
 
-    private static byte[] zipped(String content) {
+    private static byte[] zipped(Map<String, byte[]> parts) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            zip.putNextEntry(new ZipEntry("content.xml"));
-            zip.write(content.getBytes(StandardCharsets.UTF_8));
-            zip.closeEntry();
+            for (Map.Entry<String, byte[]> part : parts.entrySet()) {
+                zip.putNextEntry(new ZipEntry(part.getKey()));
+                zip.write(part.getValue());
+                zip.closeEntry();
+            }
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }

@@ -1,9 +1,16 @@
 package org.tidyleaf.reading.made;
 
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javax.imageio.ImageIO;
 
 /** A page that a made-up test is typed on, line by line, to be saved in one of several formats. */
 final class Page {
@@ -43,11 +50,39 @@ final class Page {
 
     record Table(List<List<String>> rows) implements Block {}
 
+    /** @param number from 1 on; each looks otherwise */
+    record Picture(int number) implements Block {
+
+        /** A white field with a line across, as PNG. */
+        byte[] png() {
+            BufferedImage image = new BufferedImage(WIDE, HIGH, BufferedImage.TYPE_INT_RGB);
+            Graphics2D graphics = image.createGraphics();
+            graphics.setColor(Color.WHITE);
+            graphics.fillRect(0, 0, WIDE, HIGH);
+            graphics.setColor(Color.DARK_GRAY);
+            graphics.drawLine(0, number % HIGH, WIDE, HIGH - number % HIGH);
+            graphics.dispose();
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            try {
+                ImageIO.write(image, "png", out);
+            } catch (IOException impossible) {
+                throw new UncheckedIOException(impossible);
+            }
+            return out.toByteArray();
+        }
+    }
+
+    /** In points, a picture's sides. */
+    static final int WIDE = 120;
+
+    static final int HIGH = 80;
+
     private static final int WIDTH = 72;
 
     private final List<Block> blocks = new ArrayList<>();
     private final List<Numbering> lists = new ArrayList<>();
     private final List<Integer> items = new ArrayList<>();
+    private int pictures;
 
     void line(String words) {
         line(List.of(new Words(words, Look.PLAIN)), 0, 0);
@@ -72,6 +107,10 @@ final class Page {
 
     void table(List<List<String>> rows) {
         blocks.add(new Table(rows));
+    }
+
+    void picture() {
+        blocks.add(new Picture(++pictures));
     }
 
     /** A new automatic list; to be named by lines that are its items. */
@@ -113,6 +152,8 @@ final class Page {
                         .append(label(line).map(label -> label + " ").orElse(""))
                         .append(line.text())
                         .append('\n');
+            } else if (block instanceof Picture picture) {
+                text.append("<picture ").append(picture.number()).append(">\n");
             } else if (block instanceof Table table) {
                 table.rows().forEach(row -> text.append(String.join(" | ", row)).append('\n'));
             }

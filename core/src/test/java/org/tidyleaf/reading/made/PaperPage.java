@@ -13,6 +13,7 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** A page as it comes out of a printer, a PDF: words at their places, wrapped and broken over pages. Lengths are in points. */
 final class PaperPage implements AutoCloseable {
@@ -51,6 +52,8 @@ final class PaperPage implements AutoCloseable {
                     List<Page.Words> words = new ArrayList<>(line.words());
                     page.label(line).ifPresent(label -> words.add(0, new Page.Words(label + " ", Page.Look.PLAIN)));
                     paper.paragraph(words, LEFT + line.indent() * STEP);
+                } else if (block instanceof Page.Picture picture) {
+                    paper.picture(picture);
                 } else if (block instanceof Page.Table table) {
                     paper.table(table);
                 }
@@ -114,6 +117,17 @@ final class PaperPage implements AutoCloseable {
     /** The next stop; not one so near that the page does not show it. */
     private static float stopBehind(float x) {
         return LEFT + TAB * (float) (Math.floor((x + VISIBLE - LEFT) / TAB) + 1);
+    }
+
+    private void picture(Page.Picture picture) throws IOException {
+        need(Page.HIGH + LINE);
+        canvas.drawImage(
+                PDImageXObject.createFromByteArray(document, picture.png(), "picture"),
+                LEFT,
+                y + SIZE - Page.HIGH,
+                Page.WIDE,
+                Page.HIGH);
+        y -= Page.HIGH + LINE;
     }
 
     private void table(Page.Table table) throws IOException {

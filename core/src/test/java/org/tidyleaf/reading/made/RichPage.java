@@ -1,6 +1,7 @@
 package org.tidyleaf.reading.made;
 
 import java.nio.charset.StandardCharsets;
+import java.util.HexFormat;
 import java.util.List;
 
 /** A page as rich text (.rtf), its automatic labels as the word processor leaves them for readers without lists. */
@@ -8,6 +9,7 @@ final class RichPage {
 
     private static final int INDENT = 567;
     private static final int CELL = 4500;
+    private static final int TWIPS_A_POINT = 20;
 
     private RichPage() {}
 
@@ -17,6 +19,10 @@ final class RichPage {
         for (Page.Block block : page.blocks()) {
             if (block instanceof Page.Paragraph line) {
                 paragraph(page, line, rtf);
+            } else if (block instanceof Page.Picture picture) {
+                rtf.append("\\pard\\plain {\\pict\\pngblip\\picwgoal").append(Page.WIDE * TWIPS_A_POINT);
+                rtf.append("\\pichgoal").append(Page.HIGH * TWIPS_A_POINT).append('\n');
+                rtf.append(HexFormat.of().formatHex(picture.png())).append("}\\par\n");
             } else if (block instanceof Page.Table table) {
                 table(table, rtf);
             }

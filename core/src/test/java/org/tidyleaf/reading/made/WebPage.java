@@ -1,6 +1,7 @@
 package org.tidyleaf.reading.made;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.List;
 
 /** A page as HTML. */
@@ -17,6 +18,11 @@ final class WebPage {
                 int behind =
                         i + 1 < blocks.size() && blocks.get(i + 1) instanceof Page.Paragraph below ? below.list() : 0;
                 paragraph(page, line, before, behind, html);
+            } else if (blocks.get(i) instanceof Page.Picture picture) {
+                String data = Base64.getEncoder().encodeToString(picture.png());
+                html.append("<p><img alt=\"\" src=\"data:image/png;base64,")
+                        .append(data)
+                        .append("\"></p>\n");
             } else if (blocks.get(i) instanceof Page.Table table) {
                 table(table, html);
             }

@@ -1,5 +1,6 @@
 package org.tidyleaf.reading.made;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.tidyleaf.intake.Docx;
 
@@ -8,18 +9,45 @@ final class WordPage {
 
     private static final int INDENT = 567;
 
+    /** Lengths of drawings are in 914 400ths of an inch. */
+    private static final int UNITS_A_POINT = 12_700;
+
+    private static final String LINKS =
+            "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">%s</Relationships>";
+
+    private static final String LINK = "<Relationship Id=\"p%d\" Type=\""
+            + "http://schemas.openxmlformats.org/officeDocument/2006/relationships/image\" Target=\"media/image%d.png\"/>";
+
+    private static final String DRAWING = "<w:p><w:r><w:drawing><wp:inline"
+            + " xmlns:wp=\"http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing\">"
+            + "<wp:extent cx=\"%d\" cy=\"%d\"/><a:graphic xmlns:a=\"http://schemas.openxmlformats.org/drawingml/2006/main\">"
+            + "<a:graphicData uri=\"http://schemas.openxmlformats.org/drawingml/2006/picture\">"
+            + "<pic:pic xmlns:pic=\"http://schemas.openxmlformats.org/drawingml/2006/picture\"><pic:blipFill><a:blip"
+            + " xmlns:r=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships\" r:embed=\"p%d\"/>"
+            + "</pic:blipFill></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing></w:r></w:p>";
+
     private WordPage() {}
 
     static byte[] save(Page page) {
         StringBuilder body = new StringBuilder();
+        StringBuilder links = new StringBuilder();
+        List<Page.Picture> pictures = new ArrayList<>();
         for (Page.Block block : page.blocks()) {
             if (block instanceof Page.Paragraph line) {
                 body.append(paragraph(line));
+            } else if (block instanceof Page.Picture picture) {
+                body.append(picture(picture));
+                links.append(LINK.formatted(picture.number(), picture.number()));
+                pictures.add(picture);
             } else if (block instanceof Page.Table table) {
                 body.append(table(table));
             }
         }
-        return Docx.body(body.toString()).numbering(numbering(page)).bytes();
+        Docx docx = Docx.body(body.toString())
+                .numbering(numbering(page))
+                .part("word/_rels/document.xml.rels", LINKS.formatted(links));
+        pictures.forEach(picture -> docx.part("word/media/image" + picture.number() + ".png", picture.png()));
+        return docx.bytes();
     }
 
     private static String numbering(Page page) {
@@ -36,6 +64,10 @@ final class WordPage {
             xml.append(i).append("\"/></w:num>");
         }
         return xml.toString();
+    }
+
+    private static String picture(Page.Picture picture) {
+        return DRAWING.formatted(Page.WIDE * UNITS_A_POINT, Page.HIGH * UNITS_A_POINT, picture.number());
     }
 
     private static String table(Page.Table table) {
