@@ -55,10 +55,15 @@ final class BareOptions {
 
     /** Where options stand right below what is asked, lines behind a gap are something else. */
     private static List<List<Integer>> evenlySpaced(List<Cues> all, List<List<Integer>> groups) {
-        List<List<Integer>> close = groups.stream()
-                .filter(group -> all.get(group.get(0)).spaceBefore() == 0)
-                .toList();
+        List<List<Integer>> close =
+                groups.stream().filter(group -> isClose(all, group.get(0))).toList();
         return close.isEmpty() ? groups : close;
+    }
+
+    /** Right below the line above, or below a picture, which keeps its distance by nature. */
+    private static boolean isClose(List<Cues> all, int piece) {
+        return all.get(piece).spaceBefore() == 0
+                || piece > 0 && all.get(piece - 1).is(Trait.FIGURE_ONLY);
     }
 
     private static boolean isHabit(List<List<Integer>> groups, int size) {
@@ -75,6 +80,9 @@ final class BareOptions {
             List<Integer> group = new ArrayList<>();
             // Below a lone number stands first what is asked.
             int i = isOnlyNumber(all.get(stem), habits) ? stem + 2 : stem + 1;
+            while (i < all.size() && all.get(i).is(Trait.FIGURE_ONLY)) {
+                i++;
+            }
             while (i < all.size()
                     && isBare(all, i, habits)
                     && (group.isEmpty() || all.get(i).spaceBefore() == 0)) {
@@ -83,8 +91,7 @@ final class BareOptions {
             }
             boolean whole = i == all.size() || !isLabelled(all.get(i), habits);
             // Two lines behind a gap are a head and what is to be done below it.
-            boolean close = group.size() >= FEWEST_UNMARKED
-                    || !group.isEmpty() && all.get(group.get(0)).spaceBefore() == 0;
+            boolean close = group.size() >= FEWEST_UNMARKED || !group.isEmpty() && isClose(all, group.get(0));
             if (whole && close && group.size() >= 2 && group.size() <= MOST) {
                 groups.add(group);
             }

@@ -251,8 +251,10 @@ final class CueFinder {
         if (room) {
             traits.add(Trait.WRITING_LINE);
         }
-        Optional<Sign> sign =
-                before.or(() -> signBehindLabel(line, segment, labels)).or(() -> signAfter(line, segment));
+        Optional<Sign> sign = before.or(() -> signBehindLabel(line, segment, labels))
+                .or(() -> signAfter(line, segment)
+                        // "A - Richtig" is an option and no verdict on one.
+                        .filter(s -> labels.stream().noneMatch(label -> s.from() < label.end())));
         // "False [correct]": the sign is no part of the word.
         boolean behind =
                 sign.filter(s -> s.to() == segment.to() && s.from() > labelAt).isPresent();

@@ -377,7 +377,10 @@ final class DraftMaker {
         join(draft, index, piece);
         switch (piece.step().role()) {
             case OPTION -> options.add(draft, index, piece);
-            case POINTS -> points(draft, cues);
+            case POINTS -> {
+                stems.withoutDash(draft);
+                points(draft, cues);
+            }
             case FEEDBACK -> {
                 boolean sameLine = !cues.piece().first();
                 boolean ofOption = !draft.options.isEmpty() && (sameLine || optionFollows(index));

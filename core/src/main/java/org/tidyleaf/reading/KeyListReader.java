@@ -53,7 +53,7 @@ final class KeyListReader {
     /** "A 1 leave, 2 found": nothing behind the letter of the part but its first number. */
     private static final Pattern BARE_PART_HEAD = Pattern.compile("([A-H]|[IVX]{1,4})\\s+(?=[(]?1[.):]?\\s*\\p{L})");
 
-    private static final Pattern TITLE = Pattern.compile("(\\p{L}[^:\\d]{3,60}?)\\s*:\\s*(?=[(]?1(?!\\d))");
+    private static final Pattern TITLE = Pattern.compile("(\\p{L}[^:\\d]{2,60}?)\\s*:\\s*(?=[(]?1(?!\\d))");
 
     private static final int LONGEST_TITLE = 100;
 
@@ -532,16 +532,17 @@ final class KeyListReader {
         KeyList.Item open = items.get(items.size() - 1);
         boolean fullLine = all.get(piece - 1).line().text().length() > FULL_LINE;
         // A name, or any noun in German, begins the next line as a sentence does; the end of one shows that it goes on.
-        boolean ends = fullLine && text.matches(".*[.!]") && open.text().indexOf(' ') > 0;
+        boolean ends = fullLine && text.matches(".*\\p{Ll}[.!]") && open.text().indexOf(' ') > 0;
         if (!Character.isLowerCase(text.charAt(0)) && !ends) {
             return false;
         }
         boolean full = open.text().length() > UNFINISHED || fullLine;
         boolean unfinished = full && !open.text().matches(".*[.!?]");
+        String between = all.get(piece - 1).line().text().strip().endsWith(",") ? ", " : " ";
         if (unfinished) {
             items.set(
                     items.size() - 1,
-                    new KeyList.Item(open.heading(), open.number(), open.text() + " " + text, open.line()));
+                    new KeyList.Item(open.heading(), open.number(), open.text() + between + text, open.line()));
         }
         return unfinished;
     }

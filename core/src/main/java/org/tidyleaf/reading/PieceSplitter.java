@@ -271,7 +271,8 @@ final class PieceSplitter {
         Label last = labels.get(labels.size() - 1);
         List<Label> above = lettersOf(source, line.number() - 1, first.shape());
         List<Label> below = lettersOf(source, line.number() + 1, first.shape());
-        boolean fromAbove = !above.isEmpty() && isFollowedBy(above.get(above.size() - 1), first);
+        boolean fromAbove =
+                !above.isEmpty() && !isOfHead(line.text(), first) && isFollowedBy(above.get(above.size() - 1), first);
         boolean goesOn = !below.isEmpty() && isFollowedBy(last, below.get(0));
         int before = fromAbove ? inRow(reversed(above), -1) : 0;
         int behind = goesOn ? inRow(below, 1) : 0;
@@ -310,8 +311,14 @@ final class PieceSplitter {
                 .filter(at -> at == 0 || Character.isWhitespace(text.charAt(at - 1)))
                 .boxed()
                 .flatMap(at -> LabelFinder.lettersAt(text, at, text.length()).stream())
-                .filter(label -> label.shape().equals(shape))
+                .filter(label -> label.shape().equals(shape) && !isOfHead(text, label))
                 .toList();
+    }
+
+    /** "Part E: …" below D. */
+    private static boolean isOfHead(String text, Label label) {
+        String word = text.substring(0, label.from()).strip().replaceAll("(?s).*\\s", "");
+        return Vocabulary.ALL.has("section", word) || Vocabulary.ALL.has("question", word);
     }
 
     private static boolean isFollowedBy(Label label, Label next) {

@@ -84,6 +84,7 @@ final class StemTrimmer {
 
     private static final Pattern TICK_BEFORE = Pattern.compile("\u2611|[(\\[]\\s{0,3}[xX\u2713\u2714]\\s{0,3}[)\\]]");
 
+    private static final Pattern DASH_AT_END = Pattern.compile("\\s+[-\u2013]\\s*$");
     private static final Pattern DASH = Pattern.compile("\\s*[\u2013\u2014:-]\\s+(?=\\S)");
     private static final Pattern WORD_BEFORE = Vocabulary.pattern(Vocabulary.ALL.either("stem") + "\\s*:\\s+(?=\\S)");
     private static final Pattern SAID_BEFORE = Pattern.compile(
@@ -240,6 +241,17 @@ final class StemTrimmer {
         }
     }
 
+    /** "… it work? -" above "2 points": the dash belongs to the points. */
+    void withoutDash(Draft draft) {
+        int last = draft.stem.size() - 1;
+        if (last >= 0) {
+            Segment segment = draft.stem.get(last);
+            int length =
+                    DASH_AT_END.matcher(source.text(segment)).replaceFirst("").length();
+            draft.stem.set(last, new Segment(segment.line(), segment.from(), segment.from() + length));
+        }
+    }
+
     /** "… (4" with "points)" on the next line. */
     private boolean isWrappedPoints(Draft draft, Segment second) {
         if (draft.stem.isEmpty() || source.text(second).length() > LONGEST_JUDGEMENT) {
@@ -253,8 +265,14 @@ final class StemTrimmer {
                 .isPresent();
         if (over) {
             draft.points = Optional.of(found.get().points());
-            int end = first.from() + found.get().from();
-            draft.stem.set(draft.stem.size() - 1, new Segment(first.line(), first.from(), end));
+            int end = first.from()
+                    + DASH_AT_END
+                            .matcher(above.substring(0, found.get().from()))
+                            .replaceFirst("")
+                            .length();
+            // "True / False - 2" above "points": what was cut at the end of a line is looked at once more.
+            Segment trimmed = withoutJudgement(draft, new Segment(first.line(), first.from(), end));
+            draft.stem.set(draft.stem.size() - 1, trimmed);
         }
         return over;
     }

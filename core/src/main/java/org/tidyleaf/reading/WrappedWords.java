@@ -10,7 +10,7 @@ import org.tidyleaf.reading.Cues.Trait;
  */
 final class WrappedWords {
 
-    private static final Pattern GAP_AT_END = Pattern.compile("\\s*_{3,60}\\s?[.!?,;]\\s*");
+    private static final Pattern GAP_AT_END = Pattern.compile("\\s*_{3,60}\\s?[.!?,;]\\s*(?:[(\\[].{1,12}[)\\]]\\s*)?");
 
     /** A word or some in small letters that end their sentence; what announces an answer so has little behind it, a letter as a rule. */
     private static final Pattern WORD_AT_END = Pattern.compile(
@@ -27,7 +27,7 @@ final class WrappedWords {
             if (cues.lead().isPresent() && WORD_AT_END.matcher(cues.text()).lookingAt() && isRestOfSentence(all, i)) {
                 all.set(i, cues.withoutLead());
             }
-            if (cues.is(Trait.WRITING_LINE)
+            if ((cues.is(Trait.WRITING_LINE) || cues.is(Trait.GAP))
                     && GAP_AT_END.matcher(cues.text()).matches()
                     && isUnfinished(all.get(i - 1))) {
                 cues.traits().removeAll(List.of(Trait.WRITING_LINE, Trait.RULE));

@@ -91,7 +91,10 @@ final class Typist {
     /** A head's words in the language, and the part's name in place of the mark for it. */
     private String named(String head, String title) {
         String name = habits.heads() == Habits.Heads.CAPITALS ? say(title).toUpperCase(Locale.ROOT) : say(title);
-        return inLanguage(head).replace(NAME, name);
+        // "F" letters a part and says nothing of false.
+        return WORD.matcher(head)
+                .replaceAll(word -> word.group().length() > 1 ? say(word.group()) : word.group())
+                .replace(NAME, name);
     }
 
     /** Begins a part, if the author makes any. */
