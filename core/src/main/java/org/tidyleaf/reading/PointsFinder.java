@@ -111,15 +111,16 @@ final class PointsFinder {
     static Optional<Found> beside(String text) {
         String bare = text.strip();
         if (bare.endsWith(")") || bare.endsWith("]")) {
-            Matcher end = atEnd(AT_END, text);
-            if (end.find()) {
+            Matcher end = atLastBracket(AT_END, text);
+            if (end.lookingAt()) {
                 return Optional.of(new Found(number(end), end.start(), end.end()));
             }
         }
-        boolean far = bare.indexOf('\t') > 0
-                || bare.contains("    ")
-                || hasDash(bare)
-                || ENDS_IN_WORD.matcher(bare).find();
+        boolean far = endsInWord(bare)
+                && (bare.indexOf('\t') > 0
+                        || bare.contains("    ")
+                        || hasDash(bare)
+                        || ENDS_IN_WORD.matcher(bare).find());
         Matcher behind = far ? atEnd(FAR_BEHIND, text) : null;
         if (behind != null && behind.find()) {
             return Optional.of(new Found(number(behind), behind.start(), behind.end()));
@@ -138,6 +139,26 @@ final class PointsFinder {
         }
         Matcher start = AT_START.matcher(text);
         return start.lookingAt() ? Optional.of(new Found(number(start), 0, start.end())) : Optional.empty();
+    }
+
+    /** From the last opening bracket on, with the blanks before it: all that a pattern can match that ends with the text. */
+    private static Matcher atLastBracket(Pattern pattern, String text) {
+        int at = Math.max(text.lastIndexOf('('), text.lastIndexOf('['));
+        int from = Math.max(at, Math.max(0, text.length() - LONGEST_END));
+        while (from > 0 && at >= 0 && Character.isWhitespace(text.charAt(from - 1))) {
+            from--;
+        }
+        return pattern.matcher(text).region(from, text.length()).useTransparentBounds(true);
+    }
+
+    /** A cheap look before patterns that end with a word for points. */
+    private static boolean endsInWord(String text) {
+        int end = text.endsWith(".") ? text.length() - 1 : text.length();
+        int from = end;
+        while (from > 0 && Character.isLetter(text.charAt(from - 1))) {
+            from--;
+        }
+        return from < end && Vocabulary.ALL.has("points", text.substring(from, end));
     }
 
     private static boolean hasDash(String text) {
