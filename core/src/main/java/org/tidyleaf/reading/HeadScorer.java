@@ -1,0 +1,255 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.tidyleaf.reading.Cues.Trait;
+
+/** How well a piece heads what follows: as the document's title, as a section's heading, as what is to be done there. */
+final class HeadScorer {
+
+    private static final double SURE = RoleScorer.SURE;
+    private static final double CLEAR = RoleScorer.CLEAR;
+    private static final double LEANING = RoleScorer.LEANING;
+    private static final double SLIGHT = RoleScorer.SLIGHT;
+
+    private static final int LONGEST_TITLE = 70;
+
+    private final List<Cues> all;
+    private final Habits habits;
+    private final Surroundings around;
+    private final int topHead;
+    private final int typeHeads;
+    private final Set<Integer> directions;
+    private final boolean boldStems;
+
+    HeadScorer(List<Cues> all, Habits habits, Surroundings around) {
+        this.all = all;
+        this.habits = habits;
+        this.around = around;
+        this.topHead = topHead(all);
+        this.directions = IntStream.range(0, all.size())
+                .filter(i -> HabitFinder.DIRECTIONS.matcher(all.get(i).text()).lookingAt())
+                .boxed()
+                .collect(Collectors.toSet());
+        this.typeHeads = (int) all.stream()
+                .filter(cues -> cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty())
+                .count();
+        long bold =
+                habits.chained().stream().filter(i -> all.get(i).is(Trait.BOLD)).count();
+        this.boldStems = bold * 4 > habits.chained().size();
+    }
+
+    /** "Instructions: \u2026 for questions 1-4" tells what to do and is nothing to read. */
+    boolean isDirections(int index) {
+        return directions.contains(index);
+    }
+
+    double title(int index, Cues cues) {
+        // A school's name may stand above the title, but hardly ever in bolder type.
+        double fit = cues.line().number() == 1 ? LEANING : -SLIGHT;
+        fit += cues.is(Trait.HEADING) ? CLEAR : 0;
+        fit += isStyledTitle(cues) ? SURE : 0;
+        fit += cues.is(Trait.BOLD) ? LEANING : 0;
+        fit += cues.is(Trait.CENTERED) ? LEANING : 0;
+        // What stands far behind it ("Time: 1 hour") is no part of a title.
+        boolean brief =
+                cues.is(Trait.SHORT) || cues.text().split("\\t|\\s{4,}", 2)[0].length() < LONGEST_TITLE;
+        fit += brief ? LEANING : -LEANING;
+        fit -= cues.is(Trait.ENDS_SENTENCE) ? LEANING : 0;
+        fit -= cues.is(Trait.QUESTION_MARK) && !cues.is(Trait.BOLD) && !cues.is(Trait.HEADING) ? CLEAR : 0;
+        fit -= cues.text().startsWith("(") || cues.is(Trait.END_WORD) && !cues.is(Trait.TEST_WORD) ? CLEAR : 0;
+        fit -= cues.is(Trait.FILL_IN) || cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
+        fit -= cues.is(Trait.SECTION_WORD) ? LEANING : 0;
+        fit -= cues.is(Trait.PREFACE) ? SURE : 0;
+        // "Quiz" alone says what kind of paper it is, not which.
+        boolean kindOnly = cues.is(Trait.TEST_WORD) && cues.words().size() == 1 && !cues.is(Trait.HEADING);
+        fit += kindOnly ? -CLEAR : cues.is(Trait.TEST_WORD) ? LEANING : 0;
+        fit -= cues.is(Trait.SCHOOL_WORD) && !cues.is(Trait.TEST_WORD) ? SURE : 0;
+        fit -= cues.is(Trait.COLON) ? CLEAR : 0;
+        fit += index == topHead ? CLEAR : 0;
+        // "Total: 40 marks" says what the paper is worth.
+        fit -= Vocabulary.ALL.mentions(cues.words(), "points")
+                        && cues.text().matches("\\W*\\p{L}+(?:\\s\\p{L}+)?\\s*[:=]\\s*\\d+\\s*\\p{L}*\\W*")
+                ? CLEAR
+                : 0;
+        return fit - (hasOwnLabel(cues) ? CLEAR : 0);
+    }
+
+    private static boolean isStyledTitle(Cues cues) {
+        return cues.line().layout().style().equalsIgnoreCase("title");
+    }
+
+    private boolean hasOwnLabel(Cues cues) {
+        return around.hasStemLabel(cues) || around.optionLabel(cues).isPresent();
+    }
+
+    double section(int index, Cues cues, Step from) {
+        double fit = -CLEAR;
+        fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
+        fit += cues.is(Trait.HEADING) ? SURE : 0;
+        boolean told = isToldBelowHead(index, cues, from);
+        fit -= told ? CLEAR : 0;
+        boolean typeHead = cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && !told;
+        fit += typeHead ? CLEAR + LEANING : 0;
+        // Where one type after another has its head, the first of them has one too.
+        fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
+        fit += typeHeads > 1 && isOverGroup(index, cues) ? CLEAR + LEANING : 0;
+        fit += cues.is(Trait.GROUP_HEAD) && !told ? SURE + CLEAR : 0;
+        fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
+        fit += isLabelledHead(index, cues) || isDirection(index, cues)
+                ? SURE + LEANING
+                : habits.headings().contains(index) ? CLEAR : 0;
+        fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
+        fit += cues.is(Trait.RANGE_ONLY) ? SURE : 0;
+        fit += isBoldHead(index, cues) ? CLEAR : 0;
+        fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
+        fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index, cues)) || cues.is(Trait.GAP) ? CLEAR : 0;
+        fit -= cues.is(Trait.PASSAGE_HEAD) ? SURE : 0;
+        fit -= around.loneHeads().contains(index) ? 2 * SURE : 0;
+        fit -= index == topHead ? SURE : 0;
+        fit -= cues.is(Trait.TEST_WORD) && from.option() == Step.BEFORE_TITLE ? CLEAR + LEANING : 0;
+        // The paper's title again, over its answers.
+        fit -= index > 0 && cues.text().equals(all.get(0).text()) ? SURE : 0;
+        fit -= cues.is(Trait.LONG) ? CLEAR : 0;
+        // A figure of a table names nothing.
+        fit -= cues.labels().isEmpty() && cues.text().chars().noneMatch(Character::isLetter) ? CLEAR : 0;
+        fit -= cues.is(Trait.RULE) || cues.is(Trait.FILL_IN) || cues.is(Trait.END_WORD) ? CLEAR : 0;
+        fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
+        fit -= cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.STARTS_LOWER) ? SURE : 0;
+        // What stands on the first line, right over the head of a part, heads them all.
+        boolean overHead = index == 0
+                && all.size() > 1
+                && (all.get(1).is(Trait.TYPE_HEAD) || all.get(1).is(Trait.SECTION_WORD));
+        fit -= overHead ? CLEAR + LEANING : 0;
+        // What the whole paper is about may be a type of question as well.
+        fit -= index == 0 && typeHeads < 2 && cues.is(Trait.TYPE_HEAD) ? CLEAR + LEANING : 0;
+        fit -= from.option() == Step.BEFORE_TITLE ? cues.is(Trait.SCHOOL_WORD) ? CLEAR + LEANING : LEANING : 0;
+        fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
+        fit -= around.optionLabel(cues).isPresent() ? CLEAR : 0;
+        return fit - (around.isNextStem(index) ? SURE : 0);
+    }
+
+    /** "Circle T or F.", "More than one answer is right." right below a head and above a number tells what to do there. */
+    private boolean isToldBelowHead(int index, Cues cues, Step from) {
+        return from.role() == Role.SECTION
+                && cues.is(Trait.ENDS_SENTENCE)
+                && cues.labels().isEmpty()
+                && (cues.is(Trait.INSTRUCTION_WORD)
+                        || cues.is(Trait.GROUP_HEAD)
+                        || cues.is(Trait.TYPE_HEAD)
+                        || cues.is(Trait.SHORT)
+                                && cues.lead().isEmpty()
+                                && (index > Surroundings.LAST_TITLE_PLACE + 1 || isNamedHead(index - 1))
+                                && around.isNextStem(index + 1));
+    }
+
+    /** What heads a part by its own words, and is no second line of the title. */
+    private boolean isNamedHead(int index) {
+        return all.get(index).is(Trait.SECTION_WORD)
+                || all.get(index).is(Trait.TYPE_HEAD)
+                || habits.headings().contains(index);
+    }
+
+    double instruction(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
+        double fit = -CLEAR;
+        fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(index, cues, from) ? CLEAR : 0;
+        fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
+        fit += cues.is(Trait.LEGEND) ? SURE : 0;
+        fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
+        fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;
+        fit += before.filter(b -> b.is(Trait.RANGE_ONLY)).isPresent() ? CLEAR : 0;
+        boolean forAll = !from.inQuestion() && cues.is(Trait.INSTRUCTION_WORD) && cues.is(Trait.ENDS_SENTENCE);
+        fit += forAll ? SLIGHT + SLIGHT : 0;
+        fit += to.more() ? LEANING + around.flow(index) : 0;
+        fit -= from.inQuestion() ? CLEAR : 0;
+        boolean asks = cues.is(Trait.QUESTION_MARK) && !isToldBelowHead(index, cues, from);
+        fit -= asks || cues.is(Trait.GAP) ? LEANING : 0;
+        fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
+        fit -= cues.sign().isPresent() || isLabelledHead(index, cues) ? CLEAR : 0;
+        fit -= around.loneHeads().contains(index) ? SURE : 0;
+        return fit - (around.isNextStem(index) || around.optionLabel(cues).isPresent() ? SURE : 0);
+    }
+
+    /** A line in bold right above a number, or above what is to be done there, between lines that are not, heads what follows. */
+    private boolean isBoldHead(int index, Cues cues) {
+        return !boldStems
+                && cues.is(Trait.BOLD)
+                && cues.labels().isEmpty()
+                && (around.isNextStem(index + 1) || isOverGroup(index, cues))
+                && index > 0
+                && !all.get(index - 1).is(Trait.BOLD);
+    }
+
+    /** Behind a gap a line without a full stop, and below it a number, the text for some, or a sentence of what to do and a number. */
+    private boolean isOverGroup(int index, Cues cues) {
+        // Below the line for a name nothing belongs to the title.
+        boolean belowTitle = index > Surroundings.LAST_TITLE_PLACE
+                || index > 0 && all.get(index - 1).is(Trait.FILL_IN);
+        boolean apart = belowTitle
+                && index + 2 < all.size()
+                && cues.spaceBefore() > 0
+                && cues.labels().isEmpty()
+                && cues.lead().isEmpty()
+                && !cues.is(Trait.ENDS_SENTENCE)
+                && cues.is(Trait.SHORT);
+        if (!apart) {
+            return false;
+        }
+        Cues below = all.get(index + 1);
+        boolean told = below.labels().isEmpty()
+                && !below.is(Trait.BOLD)
+                && below.is(Trait.ENDS_SENTENCE)
+                && below.spaceBefore() == 0
+                && around.isNextStem(index + 2);
+        return told || around.isNextStem(index + 1) || below.is(Trait.RANGE) && below.is(Trait.PASSAGE_WORD);
+    }
+
+    /** "II. Multiple choice", "B. Words" in a series of such heads. */
+    private boolean isLabelledHead(int index, Cues cues) {
+        return habits.headings().contains(index)
+                && around.optionLabel(cues).isEmpty()
+                && (ListHeads.isDashed(cues.text())
+                        || cues.labels().stream()
+                                .anyMatch(label -> label.kind() == Label.Kind.ROMAN
+                                        || label.kind() == Label.Kind.LETTER
+                                        || label.shape().equals(LabelFinder.DECIMAL_SHAPE)
+                                        || label.kind() == Label.Kind.NUMBER
+                                                && (!around.hasStemLabel(cues) || !around.isNextStem(index))));
+    }
+
+    private boolean isDirection(int index, Cues cues) {
+        return habits.headings().contains(index)
+                && HabitFinder.DIRECTIONS.matcher(cues.text()).lookingAt();
+    }
+
+    /** The only heading of its level, above all others: the document's title; -1 where there is none such. */
+    private static int topHead(List<Cues> all) {
+        List<Integer> heads = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).is(Trait.HEADING)) {
+                heads.add(i);
+            }
+        }
+        // The only heading of all, right at the top, and no part's.
+        boolean only = heads.size() == 1
+                && heads.get(0) <= Surroundings.LAST_TITLE_PLACE
+                && !all.get(heads.get(0)).is(Trait.SECTION_WORD)
+                && !all.get(heads.get(0)).is(Trait.TYPE_HEAD)
+                && all.get(heads.get(0)).labels().isEmpty();
+        if (only) {
+            return heads.get(0);
+        }
+        boolean alone = heads.size() > 1
+                && heads.stream().skip(1).noneMatch(head -> style(all, head).compareTo(style(all, heads.get(0))) <= 0);
+        return alone ? heads.get(0) : -1;
+    }
+
+    private static String style(List<Cues> all, int place) {
+        return all.get(place).line().layout().style().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,180 @@
+package org.tidyleaf.reading;
+
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.tidyleaf.reading.Cues.Announces;
+import org.tidyleaf.reading.Cues.Trait;
+
+/**
+ * What pieces are to their neighbours, whatever role they play: which carry a question's number or an option's letter, and how
+ * well each goes on from the piece above. Worked out once, for roles are weighed many times at each piece.
+ */
+final class Surroundings {
+
+    /** A line of that length without a full stop was wrapped, not ended. */
+    static final int FULL_LINE = 60;
+
+    /** A document's title is among its first lines; counted from 0. */
+    static final int LAST_TITLE_PLACE = 2;
+
+    private static final int SHORT_RULE = 25;
+
+    private final List<Cues> all;
+    private final Habits habits;
+    private final Set<Integer> loneHeads;
+    private final Set<Integer> bareOptions;
+    private final int firstChained;
+    private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
+    private final Map<Cues, Optional<Label>> optionLabels = new IdentityHashMap<>();
+    private final double[] flow;
+    private final boolean[] wrappedGap;
+    private final boolean[] belowBareNumber;
+    private final boolean[] topLine;
+    private final boolean[] pairOver;
+
+    Surroundings(List<Cues> all, Habits habits) {
+        this.all = all;
+        this.habits = habits;
+        this.loneHeads = LoneHeads.find(all, habits);
+        this.bareOptions = BareOptions.find(all, habits);
+        int numbered = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
+        this.firstChained = loneHeads.stream()
+                .mapToInt(i -> i)
+                .filter(i -> i < numbered)
+                .min()
+                .orElse(numbered);
+        for (int i = 0; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            stemLabels.put(cues, habits.stemLabel(cues).isPresent());
+            // What is a part or a head for certain offers nothing, though options elsewhere are lettered like it.
+            boolean other = habits.parts().contains(i) || habits.headings().contains(i);
+            optionLabels.put(cues, other ? Optional.empty() : habits.optionLabel(cues));
+        }
+        flow = new double[all.size()];
+        wrappedGap = new boolean[all.size()];
+        belowBareNumber = new boolean[all.size()];
+        topLine = new boolean[all.size()];
+        pairOver = new boolean[all.size()];
+        for (int i = 1; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            Optional<Cues> before = Optional.of(all.get(i - 1));
+            flow[i] = flow(cues, before);
+            wrappedGap[i] = isWrappedGap(cues, before);
+            belowBareNumber[i] = findBareNumberAbove(i);
+            topLine[i] = i > LAST_TITLE_PLACE && isTopLine(cues);
+            pairOver[i] = StemTrimmer.isPairOver(all.get(i - 1).text(), cues.text());
+        }
+    }
+
+    /** Headings that ask themselves. */
+    Set<Integer> loneHeads() {
+        return loneHeads;
+    }
+
+    /** Options without letters. */
+    Set<Integer> bareOptions() {
+        return bareOptions;
+    }
+
+    /** Where the first question begins; -1 where none is numbered. */
+    int firstChained() {
+        return firstChained;
+    }
+
+    /** How well a piece goes on in the middle of the sentence above, whatever that is. */
+    double flow(int index) {
+        return flow[index];
+    }
+
+    /** "\u2026 and reaches the halt at" breaks before its gap. */
+    boolean isWrappedGap(int index) {
+        return wrappedGap[index];
+    }
+
+    /** "Question 3", "Type: choice", "Points: 2", and only then what is asked. */
+    boolean isBelowBareNumber(int index) {
+        return belowBareNumber[index];
+    }
+
+    /** Whether it says again, further down, what stands at the very top. */
+    boolean isTopLine(int index) {
+        return topLine[index];
+    }
+
+    /** Whether it is the other half of a printed pair to judge by. */
+    boolean isPairOver(int index) {
+        return pairOver[index];
+    }
+
+    boolean hasStemLabel(Cues cues) {
+        return stemLabels.getOrDefault(cues, false);
+    }
+
+    Optional<Label> optionLabel(Cues cues) {
+        return optionLabels.getOrDefault(cues, Optional.empty());
+    }
+
+    boolean isNextStem(int index) {
+        return habits.chained().contains(index);
+    }
+
+    /** Where questions are numbered, nothing above the first number is an option of one. */
+    boolean isAboveAll(int index) {
+        return habits.numbersStems() && index < firstChained;
+    }
+
+    boolean isOnlyNumber(Cues cues) {
+        return habits.stemLabel(cues)
+                .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
+                .filter(text -> text.isEmpty() || PointsFinder.isPointsOnly(text))
+                .isPresent();
+    }
+
+    private boolean findBareNumberAbove(int index) {
+        int above = index - 1;
+        while (above > 0
+                && !isOnlyNumber(all.get(above))
+                && (all.get(above).announces(Announces.LABEL) || all.get(above).is(Trait.POINTS_ONLY))) {
+            above--;
+        }
+        return above >= 0 && isOnlyNumber(all.get(above));
+    }
+
+    private boolean isTopLine(Cues cues) {
+        return all.stream()
+                .limit(LAST_TITLE_PLACE + 1L)
+                .anyMatch(top -> top.text().equals(cues.text()));
+    }
+
+    private static boolean isWrappedGap(Cues cues, Optional<Cues> before) {
+        return cues.is(Trait.WRITING_LINE)
+                && cues.text().length() < SHORT_RULE
+                && before.filter(b -> !b.is(Trait.ENDS_SENTENCE) && b.text().length() > FULL_LINE)
+                        .filter(b -> PointsFinder.beside(b.text()).isEmpty())
+                        .isPresent();
+    }
+
+    private static double flow(Cues cues, Optional<Cues> before) {
+        boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE) && b.text().length() > 3)
+                .isPresent();
+        if (!open || cues.spaceBefore() > 0) {
+            return 0;
+        }
+        // The last of several options on a line that is full goes on below it.
+        boolean full = before.filter(b -> b.text().length() > FULL_LINE
+                        || !b.piece().first() && b.line().text().length() > FULL_LINE)
+                .isPresent();
+        return startsWithinSentence(cues)
+                ? RoleScorer.CLEAR
+                : full && cues.labels().isEmpty() ? RoleScorer.LEANING : 0;
+    }
+
+    private static boolean startsWithinSentence(Cues cues) {
+        boolean digit = !cues.text().isEmpty() && Character.isDigit(cues.text().charAt(0));
+        return cues.is(Trait.STARTS_LOWER) && cues.labels().isEmpty()
+                || digit && cues.text().contains(" ");
+    }
+}
