@@ -83,6 +83,9 @@ final class CueFinder {
 
     private static final Pattern SENTENCE_END = Pattern.compile("[.!?:;][\"'\u201d\u2019)\\]]?\\z");
 
+    /** Words that announce a passage are no longer. */
+    private static final int LONGEST_LEAD = 40;
+
     private static final Pattern SPACED = Pattern.compile("\\S\\s{3,}\\S");
 
     private static final Pattern GAP = Pattern.compile(
@@ -526,7 +529,9 @@ final class CueFinder {
 
     /** Words that announce a passage stand near the beginning of its lead. */
     private static boolean isAnnouncedEarly(String text) {
-        Matcher matcher = PASSAGE.matcher(text);
+        Matcher matcher = PASSAGE.matcher(text)
+                .region(0, Math.min(text.length(), EARLY + LONGEST_LEAD))
+                .useTransparentBounds(true);
         return matcher.find() && matcher.start() <= EARLY;
     }
 

@@ -23,11 +23,13 @@ final class FarLetters {
     FarLetters(Source source) {
         // "T" and "F" far behind statements judge each of them.
         boolean judged = source.lines().stream()
-                .anyMatch(line -> OTHER.matcher(line.text()).matches());
+                .anyMatch(line ->
+                        endsInCapital(line.text()) && OTHER.matcher(line.text()).matches());
         for (Line line : source.lines()) {
             Matcher far = FAR.matcher(line.text());
             boolean option = !judged
                     && line.layout().cell().isEmpty()
+                    && endsInCapital(line.text())
                     && far.matches()
                     && far.start(1) > 0
                     && LabelFinder.letterAt(line.text(), 0, line.text().length())
@@ -36,6 +38,15 @@ final class FarLetters {
                 cuts.put(line.number(), far.start(1));
             }
         }
+    }
+
+    /** A cheap look before the patterns are tried: a capital behind a blank. */
+    private static boolean endsInCapital(String text) {
+        int last = text.length() - 1;
+        while (last > 0 && Character.isWhitespace(text.charAt(last))) {
+            last--;
+        }
+        return last > 0 && Character.isUpperCase(text.charAt(last)) && Character.isWhitespace(text.charAt(last - 1));
     }
 
     /** Where the letter stands; 0 where the line has none. */

@@ -146,8 +146,10 @@ final class StemTrimmer {
                 .filter(from -> from > 0)
                 .orElse(text.length());
         Set<String> words = Vocabulary.wordsOf(text);
+        Set<String> last = Vocabulary.wordsOf(above.substring(Math.max(0, above.length() - LONGEST_PAIR)));
         return JUDGEMENTS.stream()
-                .filter(judgement -> judgement.words().stream().anyMatch(words::contains))
+                .filter(judgement -> judgement.words().stream().anyMatch(words::contains)
+                        && judgement.words().stream().anyMatch(last::contains))
                 .map(judgement -> judgement.pattern().matcher(above + " " + text.substring(0, end)))
                 .anyMatch(matcher -> matcher.find() && matcher.start() > 0 && matcher.start() <= above.length());
     }
