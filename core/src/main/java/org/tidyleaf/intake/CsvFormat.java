@@ -16,6 +16,12 @@ import org.tidyleaf.source.Source;
 /** Comma separated values (RFC 4180), also with semicolons or tabs as spreadsheets of other countries write them. */
 final class CsvFormat implements Format {
 
+    /** Where two part rows as evenly, the first is meant: a comma is the likeliest to stand within a text. */
+    private static final String DELIMITERS = "\t;,";
+
+    /** In signs: what the rows look like shows at the beginning. */
+    private static final int LOOKED_AT = 4000;
+
     @Override
     public String ending() {
         return "csv";
@@ -53,12 +59,29 @@ final class CsvFormat implements Format {
         return new Source(name, "csv", lines.lines(), List.of(), notes);
     }
 
-    /** The sign that stands most often outside quotation marks in the first lines. */
+    /** The sign that parts most rows into as many cells as the first; commas and decimals within texts part them unevenly. */
     private static char delimiter(String text) {
-        String start = text.substring(0, Math.min(text.length(), 4000)).replaceAll("\"[^\"]*\"", "");
-        long commas = start.chars().filter(c -> c == ',').count();
-        long semicolons = start.chars().filter(c -> c == ';').count();
-        long tabs = start.chars().filter(c -> c == '\t').count();
-        return semicolons > commas && semicolons >= tabs ? ';' : tabs > commas ? '\t' : ',';
+        List<String> rows = text.substring(0, Math.min(text.length(), LOOKED_AT))
+                .replaceAll("\"[^\"]*\"", "")
+                .lines()
+                .filter(row -> !row.isBlank())
+                .toList();
+        char best = ',';
+        long most = 0;
+        for (char sign : DELIMITERS.toCharArray()) {
+            long cells = rows.isEmpty() ? 0 : count(rows.get(0), sign);
+            long even = cells == 0
+                    ? 0
+                    : rows.stream().filter(row -> count(row, sign) == cells).count();
+            if (even > most) {
+                best = sign;
+                most = even;
+            }
+        }
+        return best;
+    }
+
+    private static long count(String row, char sign) {
+        return row.chars().filter(c -> c == sign).count();
     }
 }

@@ -103,8 +103,13 @@ final class AnswerParser {
             }
         }
         boolean bareOptions = labels.stream().allMatch(String::isEmpty);
-        int ordinal = letter.matches("\\d{1,2}") ? Integer.parseInt(letter) - 1 : letter.charAt(0) - 'a';
-        return bareOptions && letter.length() <= 2 && ordinal >= 0 && ordinal < labels.size() ? ordinal : -1;
+        boolean digits = letter.matches("\\d{1,2}");
+        int ordinal = digits ? Integer.parseInt(letter) - 1 : letter.charAt(0) - 'a';
+        // "Option 1", "Option 2" and the key "B", or lettered options and the key "2": by their places.
+        boolean otherwise = labels.stream().allMatch(label -> label.matches(digits ? "\\p{L}" : "\\d{1,2}"));
+        return (bareOptions || otherwise) && letter.length() <= 2 && ordinal >= 0 && ordinal < labels.size()
+                ? ordinal
+                : -1;
     }
 
     /** 0 for true, 1 for false. */

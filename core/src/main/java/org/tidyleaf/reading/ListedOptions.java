@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 
@@ -17,7 +18,11 @@ final class ListedOptions {
     private static final Pattern LIST =
             Vocabulary.pattern("\\s*" + Vocabulary.ALL.either("options") + "\\s*:\\s*(?=\\S)");
 
-    private static final List<String> SEPARATORS = List.of("\\s*;\\s*", "\\s*\\|\\s*", "\\s+/\\s+", "\\s*,\\s*");
+    /** A comma within a number parts nothing. */
+    private static final List<Pattern> SEPARATORS = Stream.of(
+                    "\\s*;\\s*", "\\s*\\|\\s*", "\\s+/\\s+", "\\s*,(?!\\d)\\s*")
+            .map(Pattern::compile)
+            .toList();
 
     private ListedOptions() {}
 
@@ -30,8 +35,13 @@ final class ListedOptions {
         if (!list.lookingAt()) {
             return List.of();
         }
-        for (String separator : SEPARATORS) {
-            List<Piece> pieces = cut(line, list.end(), Pattern.compile(separator));
+        return parted(line, list.end());
+    }
+
+    /** One piece for each option from a place on, by the strongest sign that parts any; empty where none does. */
+    static List<Piece> parted(Line line, int from) {
+        for (Pattern separator : SEPARATORS) {
+            List<Piece> pieces = cut(line, from, separator);
             if (pieces.size() > 1) {
                 return pieces;
             }

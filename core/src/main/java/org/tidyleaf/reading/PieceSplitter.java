@@ -52,6 +52,7 @@ final class PieceSplitter {
         OptionColumns columns = new OptionColumns(source.lines());
         NumbersAbreast abreast = new NumbersAbreast(source);
         Verdicts verdicts = new Verdicts(source);
+        ListedCells cells = new ListedCells(source);
         SlashedOptions slashed = new SlashedOptions(source);
         WideOptions wide = new WideOptions(source);
         FieldsBehind fields = new FieldsBehind(source);
@@ -72,7 +73,8 @@ final class PieceSplitter {
                 next = line.number() - 1 + block.get().lines();
                 continue;
             }
-            List<Piece> announced = ListedOptions.pieces(line);
+            List<Piece> cell = cells.pieces(line);
+            List<Piece> announced = cell.isEmpty() ? ListedOptions.pieces(line) : cell;
             List<Piece> apart = slashed.pieces(line).isEmpty() ? wide.pieces(line) : slashed.pieces(line);
             List<Piece> listed = announced.isEmpty() ? apart : announced;
             if (!listed.isEmpty()) {

@@ -1,7 +1,9 @@
 package org.tidyleaf.reading;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Cell;
 
 /**
  * "o świcie", "o pólen": an "o" before one blank is a bullet where it stands before several lines and no line holds it as a
@@ -9,7 +11,7 @@ import java.util.regex.Pattern;
  */
 final class WordsAsBullets {
 
-    private static final Pattern WITHIN = Pattern.compile("\\p{Ll}[,;]? o \\p{Ll}");
+    private static final Pattern WITHIN = Pattern.compile("\\p{Ll}[,;]?(?: [|/])? o \\p{Ll}");
 
     /** One "o" within a line may be a slip. */
     private static final int FEWEST = 2;
@@ -18,13 +20,13 @@ final class WordsAsBullets {
 
     static void unlabel(List<Cues> all) {
         long within = all.stream()
-                .filter(cues -> WITHIN.matcher(cues.text()).find())
+                .filter(cues -> WITHIN.matcher(cues.line().text()).find())
                 .limit(FEWEST)
                 .count();
         boolean usedAsWord = within >= FEWEST;
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
-            boolean lone = !begins(all, i - 1) && !begins(all, i + 1);
+            boolean lone = !begins(all, i, i - 1) && !begins(all, i, i + 1) || isOneOfOthers(all, i);
             if (cues.labels().stream().anyMatch(label -> isWord(cues, label, usedAsWord, lone))) {
                 all.set(
                         i,
@@ -35,8 +37,37 @@ final class WordsAsBullets {
         }
     }
 
-    private static boolean begins(List<Cues> all, int piece) {
-        return piece >= 0 && piece < all.size() && all.get(piece).text().matches("o\\s.*");
+    /** "o metro", "a tonelada" in one cell: bullets stand before all of its lines. */
+    private static boolean isOneOfOthers(List<Cues> all, int piece) {
+        Optional<Cell> cell = all.get(piece).line().layout().cell();
+        int from = piece;
+        while (cell.isPresent()
+                && from > 0
+                && all.get(from - 1).line().layout().cell().equals(cell)) {
+            from--;
+        }
+        for (int i = from;
+                cell.isPresent()
+                        && i < all.size()
+                        && all.get(i).line().layout().cell().equals(cell);
+                i++) {
+            if (!all.get(i).text().matches("o\\s.*")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether a neighbour, in the same cell if there are cells, begins so too. */
+    private static boolean begins(List<Cues> all, int piece, int neighbour) {
+        return neighbour >= 0
+                && neighbour < all.size()
+                && all.get(neighbour).text().matches("o\\s.*")
+                && all.get(neighbour)
+                        .line()
+                        .layout()
+                        .cell()
+                        .equals(all.get(piece).line().layout().cell());
     }
 
     private static boolean isWord(Cues cues, Label label, boolean usedAsWord, boolean lone) {

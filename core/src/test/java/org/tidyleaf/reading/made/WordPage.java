@@ -75,10 +75,12 @@ final class WordPage {
         for (List<String> row : table.rows()) {
             xml.append("<w:tr>");
             for (String cell : row) {
-                Page.Words words = new Page.Words(cell, Page.Look.PLAIN);
-                xml.append("<w:tc>")
-                        .append(paragraph(new Page.Paragraph(List.of(words), 0, 0, 0)))
-                        .append("</w:tc>");
+                xml.append("<w:tc>");
+                for (String line : cell.split("\n")) {
+                    Page.Words words = new Page.Words(line, Page.Look.PLAIN);
+                    xml.append(paragraph(new Page.Paragraph(List.of(words), 0, 0, 0)));
+                }
+                xml.append("</w:tc>");
             }
             xml.append("</w:tr>");
         }

@@ -1,0 +1,41 @@
+package org.tidyleaf.reading;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.tidyleaf.source.Cell;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Source;
+
+/** A column headed "Options" with all of a question in one cell, "wax | honey | pollen", parted alike in every row. */
+final class ListedCells {
+
+    private record Column(int table, int column) {}
+
+    private final Set<Column> columns = new HashSet<>();
+
+    ListedCells(Source source) {
+        Set<Column> headed = source.lines().stream()
+                .filter(line ->
+                        line.layout().cell().filter(cell -> cell.row() == 0).isPresent())
+                .filter(line ->
+                        Vocabulary.ALL.has("options", line.text().strip().replaceAll("[.:]$", "")))
+                .map(ListedCells::column)
+                .collect(Collectors.toSet());
+        columns.addAll(headed);
+    }
+
+    private static Column column(Line line) {
+        Cell cell = line.layout().cell().orElseThrow();
+        return new Column(cell.table(), cell.column());
+    }
+
+    /** One piece for each option, without what parts them; empty where the line is no such cell. */
+    List<Piece> pieces(Line line) {
+        boolean listed = !columns.isEmpty()
+                && line.layout().cell().filter(cell -> cell.row() > 0).isPresent()
+                && columns.contains(column(line));
+        return listed ? ListedOptions.parted(line, 0) : List.of();
+    }
+}
