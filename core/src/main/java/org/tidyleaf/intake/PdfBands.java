@@ -1,8 +1,9 @@
 package org.tidyleaf.intake;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
-import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
 import org.tidyleaf.source.Emphasis;
@@ -19,6 +20,9 @@ final class PdfBands {
     private static final float BESIDE = 0.6f;
 
     private static final int EDGES = 4;
+
+    /** A page with more is a chart. */
+    private static final int MOST = 1000;
 
     private PdfBands() {}
 
@@ -51,7 +55,11 @@ final class PdfBands {
 
     /** Highlights the glyphs that a band ends with and takes the edges of such bands out of the marks. */
     static void apply(List<Fill> fills, List<PdfPage.Glyph> glyphs, List<PdfPage.Mark> marks) {
-        Set<PdfPage.Mark> edges = new HashSet<>();
+        if (fills.size() > MOST) {
+            return;
+        }
+        // Marks at the same place that were drawn otherwise stay.
+        Set<PdfPage.Mark> edges = Collections.newSetFromMap(new IdentityHashMap<>());
         for (Fill fill : fills) {
             List<Integer> within = new ArrayList<>();
             for (int i = 0; i < glyphs.size(); i++) {

@@ -82,7 +82,7 @@ final class PdfPaths {
             to(n[0], n[1], place);
             startX = x;
             startY = y;
-            shapes.add(new ArrayList<>());
+            shape();
         }
     }
 
@@ -125,7 +125,7 @@ final class PdfPaths {
             return;
         }
         to(n[0], n[1], place);
-        shapes.add(new ArrayList<>());
+        shape();
         float left = x;
         float bottom = y;
         to(n[0] + n[2], n[1] + n[3], place);
@@ -148,6 +148,12 @@ final class PdfPaths {
             if (!shapes.isEmpty()) {
                 shapes.get(shapes.size() - 1).add(mark);
             }
+        }
+    }
+
+    private void shape() {
+        if (shapes.size() < MOST_MARKS) {
+            shapes.add(new ArrayList<>());
         }
     }
 

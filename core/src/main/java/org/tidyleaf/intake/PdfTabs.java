@@ -1,9 +1,12 @@
 package org.tidyleaf.intake;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -46,7 +49,7 @@ final class PdfTabs {
                 .mapToDouble(PdfPage.Glyph::x)
                 .min()
                 .orElse(0);
-        List<PdfPage.Glyph> behind = new ArrayList<>();
+        Set<PdfPage.Glyph> behind = Collections.newSetFromMap(new IdentityHashMap<>());
         for (List<PdfPage.Glyph> row : rows.values()) {
             List<PdfPage.Glyph> moved = moved(row);
             // Where words are spread over the line every blank is wider.
@@ -76,9 +79,8 @@ final class PdfTabs {
             if (before != null) {
                 float gap = glyph.x() - before.right();
                 boolean ended = !last.isEmpty() && ".?!)".contains(before.text()) && !Character.isDigit(last.charAt(0));
-                boolean label = i + 1 < row.size()
-                                && ".):\u0020".contains(row.get(i + 1).text())
-                        || !isOfWord(glyph);
+                boolean label =
+                        i + 1 < row.size() && ".): ".contains(row.get(i + 1).text()) || !isOfWord(glyph);
                 boolean behindLetter =
                         last.isEmpty() && Character.isUpperCase(before.text().codePointAt(0));
                 float shift = (ended || label || behindLetter) && blank == 0 ? SHIFT_BEHIND_END : SHIFT;

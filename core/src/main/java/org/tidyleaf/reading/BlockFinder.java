@@ -460,7 +460,7 @@ final class BlockFinder {
                         .isEmpty();
     }
 
-    /** "SECTION E \u2013 Ordering" below pairs that begin otherwise. */
+    /** "SECTION E – Ordering" below pairs that begin otherwise. */
     private boolean isHeadBelow(int piece, int from) {
         return piece > from
                 && all.get(piece).is(Trait.SECTION_WORD)

@@ -44,7 +44,7 @@ final class HeadScorer {
         this.boldStems = bold * 4 > habits.chained().size();
     }
 
-    /** "Instructions: \u2026 for questions 1-4" tells what to do and is nothing to read. */
+    /** "Instructions: … for questions 1-4" tells what to do and is nothing to read. */
     boolean isDirections(int index) {
         return directions.contains(index);
     }

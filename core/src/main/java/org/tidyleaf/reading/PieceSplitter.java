@@ -1,7 +1,6 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -9,7 +8,6 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -18,7 +16,7 @@ import org.tidyleaf.source.Source;
 final class PieceSplitter {
 
     /** From this many letters in a row, a single space between them is enough to believe in options. */
-    private static final int CONVINCING_RUN = 3;
+    static final int CONVINCING_RUN = 3;
 
     private static final Pattern NUMBERED = Pattern.compile("(?<=^|\\s)[(]?(\\d)[).]\\s+(?=\\S)");
     private static final Pattern FIRST_NUMBER = Pattern.compile("\\s*[(]?1[).]");
@@ -163,7 +161,7 @@ final class PieceSplitter {
         byShape.values().removeIf(labels -> areOfGaps(text, labels));
         List<Integer> best = List.of();
         for (List<Label> labels : byShape.values()) {
-            List<Integer> cuts = run(text, labels, wrapped(source, line, labels));
+            List<Integer> cuts = run(text, labels, WrappedRun.of(source, line, labels));
             best = cuts.size() > best.size() ? cuts : best;
         }
         if (best.isEmpty()) {
@@ -267,66 +265,6 @@ final class PieceSplitter {
     }
 
     /** The places to cut for one series of labels: those of its longest run A, B, C, … or one that begins the line. */
-    /** "… i. honey ii. nectar" above "iii. wax iv. pollen", or "wax iii. pollen": options that wrap, of which either line may hold too few to tell. */
-    private static WrappedRun wrapped(Source source, Line line, List<Label> labels) {
-        Label first = labels.get(0);
-        Label last = labels.get(labels.size() - 1);
-        List<Label> above = lettersOf(source, line.number() - 1, first.shape());
-        List<Label> below = lettersOf(source, line.number() + 1, first.shape());
-        boolean fromAbove =
-                !above.isEmpty() && !isOfHead(line.text(), first) && isFollowedBy(above.get(above.size() - 1), first);
-        boolean goesOn = !below.isEmpty() && isFollowedBy(last, below.get(0));
-        int before = fromAbove ? inRow(reversed(above), -1) : 0;
-        int behind = goesOn ? inRow(below, 1) : 0;
-        int most = Math.max(labels.size(), Math.max(before, behind));
-        int all = labels.size() + before + behind;
-        // One letter on each line letters the lines.
-        boolean convincing = all >= CONVINCING_RUN && most > 1;
-        return new WrappedRun(fromAbove && convincing, (fromAbove || goesOn) && convincing);
-    }
-
-    /** How many of the first labels count on by a step. */
-    private static int inRow(List<Label> labels, int step) {
-        int count = 1;
-        while (count < labels.size()
-                && labels.get(count).ordinal() == labels.get(count - 1).ordinal() + step) {
-            count++;
-        }
-        return count;
-    }
-
-    private static List<Label> reversed(List<Label> labels) {
-        List<Label> reversed = new ArrayList<>(labels);
-        Collections.reverse(reversed);
-        return reversed;
-    }
-
-    /** @param fromAbove whether it begins on the line above */
-    private record WrappedRun(boolean fromAbove, boolean convincing) {}
-
-    private static List<Label> lettersOf(Source source, int number, String shape) {
-        if (number < 1 || number > source.lines().size()) {
-            return List.of();
-        }
-        String text = source.line(number).text();
-        return IntStream.range(0, text.length())
-                .filter(at -> at == 0 || Character.isWhitespace(text.charAt(at - 1)))
-                .boxed()
-                .flatMap(at -> LabelFinder.lettersAt(text, at, text.length()).stream())
-                .filter(label -> label.shape().equals(shape) && !isOfHead(text, label))
-                .toList();
-    }
-
-    /** "Part E: …" below D. */
-    private static boolean isOfHead(String text, Label label) {
-        String word = text.substring(0, label.from()).strip().replaceAll("(?s).*\\s", "");
-        return Vocabulary.ALL.has("section", word) || Vocabulary.ALL.has("question", word);
-    }
-
-    private static boolean isFollowedBy(Label label, Label next) {
-        return next.shape().equals(label.shape()) && next.ordinal() == label.ordinal() + 1;
-    }
-
     private static List<Integer> run(String text, List<Label> labels, WrappedRun wrapped) {
         List<Integer> starts = new ArrayList<>();
         int next = 0;

@@ -42,7 +42,7 @@ final class QuestionMaker {
     private static final Pattern EXPLAIN =
             Vocabulary.pattern("(?:.*[.:!]\\s+)?\u00bf?" + Vocabulary.ALL.either("explain") + "\\b.*");
 
-    /** "How many …?", "In wie vielen …?", "\u00bfDe cu\u00e1ntos …?" */
+    /** "How many …?", "In wie vielen …?", "¿De cuántos …?" */
     private static final Pattern NUMBER_ASKED = Vocabulary.pattern(
             "(?:.*[.:!,]\\s+)?\u00bf?(?:\\p{L}{1,4}\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
 
@@ -55,6 +55,7 @@ final class QuestionMaker {
     private final PartsMaker parts;
     private final List<Section> sections;
     private final boolean mostKeyed;
+    private List<String> trueAndFalse = List.of();
 
     /** "State true or false: bees sleep." */
     private static final Pattern ASKED_TO_JUDGE = Pattern.compile("([^:?]{6,45}[:?])\\s+\\p{L}");
@@ -79,6 +80,13 @@ final class QuestionMaker {
             questions.add(maker.make(drafts.questions(), i, keys.get(i)));
         }
         return questions;
+    }
+
+    private List<String> trueAndFalse() {
+        if (trueAndFalse.isEmpty()) {
+            trueAndFalse = JudgementWords.of(source);
+        }
+        return trueAndFalse;
     }
 
     private ReadQuestion make(List<Draft> drafts, int index, GatheredKey gathered) {
@@ -315,7 +323,9 @@ final class QuestionMaker {
         return Vocabulary.ALL.has("pairs", pair);
     }
 
-    private static List<Option> judgementOptions(List<String> words) {
+    /** Where only letters are printed, the words are those of the document's language. */
+    private List<Option> judgementOptions(List<String> said) {
+        List<String> words = said.equals(List.of("True", "False")) ? trueAndFalse() : said;
         return words.stream()
                 .map(word -> new Option("", Prose.of(word), Prose.EMPTY))
                 .toList();
@@ -389,7 +399,7 @@ final class QuestionMaker {
     }
 
     /** "Drones gather pollen.  f": behind the whole sentence the first letter of what it is judged to be. */
-    private static Optional<Question> withInitialBehind(Particulars particulars, List<String> words) {
+    private Optional<Question> withInitialBehind(Particulars particulars, List<String> words) {
         Matcher behind = INITIAL_BEHIND.matcher(particulars.stem().plain());
         if (!behind.matches()) {
             return Optional.empty();

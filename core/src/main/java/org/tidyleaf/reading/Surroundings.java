@@ -89,7 +89,7 @@ final class Surroundings {
         return flow[index];
     }
 
-    /** "\u2026 and reaches the halt at" breaks before its gap. */
+    /** "… and reaches the halt at" breaks before its gap. */
     boolean isWrappedGap(int index) {
         return wrappedGap[index];
     }

@@ -11,11 +11,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * The key words of tests in all languages we know, from the resource files {@code words_xx.properties}. A document is
@@ -35,6 +37,17 @@ final class Vocabulary {
 
     private final List<Properties> byLanguage = new ArrayList<>();
 
+    /** Of words that are key words of one language only, which that is. */
+    private final Map<String, Integer> languages = new HashMap<>();
+
+    private static final int SHARED = -1;
+
+    /** Shorter words are words of many languages. */
+    private static final int TELLING = 4;
+
+    /** Fewer key words may have been borrowed. */
+    private static final int FEWEST_OF_LANGUAGE = 3;
+
     private Vocabulary(List<String> languages) {
         for (String language : languages) {
             Properties own = load(language);
@@ -53,10 +66,40 @@ final class Vocabulary {
                 .sorted()
                 .map(pair -> pair.split("/"))
                 .toList();
+        tellLanguages();
         words.forEach((kind, alternatives) -> firstWords(alternatives)
                 .forEach(word -> kindsByFirstWord
                         .computeIfAbsent(word, w -> new HashSet<>())
                         .add(kind)));
+    }
+
+    private void tellLanguages() {
+        for (int i = 0; i < byLanguage.size(); i++) {
+            int language = i;
+            byLanguage.get(i).values().stream()
+                    .flatMap(value -> wordsOf(value.toString()).stream())
+                    .filter(word -> word.length() >= TELLING)
+                    .forEach(word -> languages.merge(word, language, (one, other) -> one.equals(other) ? one : SHARED));
+        }
+        languages.values().removeIf(language -> language == SHARED);
+    }
+
+    /** The pairs to judge by, "vrai/faux", of the language that most of the words tell; empty where none does clearly. */
+    List<String[]> pairsInLanguageOf(List<String> text) {
+        int[] hits = new int[byLanguage.size()];
+        text.stream().map(languages::get).filter(Objects::nonNull).forEach(language -> hits[language]++);
+        int best = 0;
+        int all = 0;
+        for (int i = 0; i < hits.length; i++) {
+            best = hits[i] > hits[best] ? i : best;
+            all += hits[i];
+        }
+        boolean clear = hits[best] >= FEWEST_OF_LANGUAGE && hits[best] * 2 > all;
+        return clear
+                ? Stream.of(byLanguage.get(best).getProperty("pairs", "").split("\\|"))
+                        .map(pair -> pair.split("/"))
+                        .toList()
+                : List.of();
     }
 
     /** The first word of each alternative. */

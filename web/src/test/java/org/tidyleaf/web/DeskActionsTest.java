@@ -202,7 +202,7 @@ class DeskActionsTest {
 
     @Test
     void wordsOfALineAreChosenByKeyboardAndByMouse() {
-        desk.drop("Combs one.txt", "Combs one\n\n1. Which comb is drawn first? Sol.: b\na) any\nb) the middle one\n");
+        desk.drop("Combs one.txt", "Combs one\n\n1. Which comb is drawn first? Prf.: b\na) any\nb) the middle one\n");
         assertThat(desk.tally()).containsText("keys 0 of 1");
         teacher.locator("#line-2").click();
         teacher.keyboard().press("w");
@@ -222,7 +222,7 @@ class DeskActionsTest {
         teacher.locator(".line-word").nth(7).click();
         teacher.click("[data-role=KEY]");
         assertThat(desk.tally()).containsText("keys 1 of 1");
-        assertThat(teacher.locator(".pinned-words")).hasText("Sol.: b");
+        assertThat(teacher.locator(".pinned-words")).hasText("Prf.: b");
     }
 
     @Test

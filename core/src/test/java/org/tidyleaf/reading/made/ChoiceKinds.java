@@ -172,12 +172,10 @@ final class ChoiceKinds {
             default -> typist.stem("", statement.text(), "");
         }
         typist.answer(words, statement.why());
-        // Where nothing but letters are printed, the words are ours.
-        boolean named = typist.habits().parts() || judging != Judging.LETTERS;
         typist.expect(
                 "true-false",
                 statement.text(),
-                "\n    " + (keyed && right ? "*" : "-") + " " + (named ? typist.say("True") : "True") + "\n    "
-                        + (keyed && !right ? "*" : "-") + " " + (named ? typist.say("False") : "False"));
+                "\n    " + (keyed && right ? "*" : "-") + " " + typist.say("True") + "\n    "
+                        + (keyed && !right ? "*" : "-") + " " + typist.say("False"));
     }
 }

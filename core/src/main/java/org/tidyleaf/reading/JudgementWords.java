@@ -1,0 +1,48 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Source;
+
+/** The words for true and false where a paper prints only their letters, "V   F": in the language of its other key words. */
+final class JudgementWords {
+
+    private static final List<String> ENGLISH = List.of("True", "False");
+
+    private JudgementWords() {}
+
+    /** Both with a capital letter, the affirming one first; the English ones where the language is not clear. */
+    static List<String> of(Source source) {
+        List<String> words = new ArrayList<>();
+        source.lines().forEach(line -> words.addAll(Vocabulary.wordsOf(line.text())));
+        List<String[]> pairs = Vocabulary.ALL.pairsInLanguageOf(words);
+        boolean english = pairs.isEmpty() || ENGLISH.get(0).equalsIgnoreCase(pairs.get(0)[0]);
+        return english ? ENGLISH : inLetters(source, pairs);
+    }
+
+    /** The pair whose first letters the paper prints, else the usual one of the language. */
+    private static List<String> inLetters(Source source, List<String[]> pairs) {
+        String[] printed = pairs.stream()
+                .filter(pair -> source.lines().stream().anyMatch(line -> hasInitials(line, pair)))
+                .findFirst()
+                .orElse(pairs.get(0));
+        return List.of(capital(printed[0]), capital(printed[1]));
+    }
+
+    private static boolean hasInitials(Line line, String[] pair) {
+        return Pattern.compile("\\b" + initial(pair[0]) + "\\b\\W{1,8}\\b" + initial(pair[1]) + "\\b")
+                .matcher(line.text())
+                .find();
+    }
+
+    private static String initial(String word) {
+        return word.substring(0, 1).toUpperCase(Locale.ROOT);
+    }
+
+    private static String capital(String word) {
+        return initial(word) + word.substring(1);
+    }
+}
