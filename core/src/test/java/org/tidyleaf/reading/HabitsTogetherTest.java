@@ -49,6 +49,7 @@ class HabitsTogetherTest {
         Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, key);
         String read = Shown.tidy(Shown.questions(reading));
         keep(language + seed, made.habits(), made.text(), made.expected(), reading);
+        keep(language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
         assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
@@ -74,6 +75,13 @@ class HabitsTogetherTest {
                 .map(question -> String.format(Locale.ROOT, "%.2f", question.doubt()))
                 .toList();
         Files.writeString(to.resolve(name + ".snags"), reading.snags() + "\n" + doubts);
+    }
+
+    private static void keep(String name, byte[] file) throws IOException {
+        String folder = System.getProperty("tidyleaf.made.folder", "");
+        if (!folder.isEmpty()) {
+            Files.write(Path.of(folder).resolve(name), file);
+        }
     }
 
     static Stream<Arguments> sheets() {
