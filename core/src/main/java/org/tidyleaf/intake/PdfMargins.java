@@ -54,7 +54,7 @@ final class PdfMargins {
                 running.add(text);
             }
         });
-        Set<String> often = often(pages, rows);
+        Set<String> often = running.isEmpty() ? Set.of() : often(pages, rows);
         running.removeIf(text -> often.contains(text.substring(text.indexOf(' ') + 1)));
         return running;
     }

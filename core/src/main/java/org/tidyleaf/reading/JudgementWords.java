@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
-import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Source;
 
 /** The words for true and false where a paper prints only their letters, "V   F": in the language of its other key words. */
@@ -26,16 +25,16 @@ final class JudgementWords {
     /** The pair whose first letters the paper prints, else the usual one of the language. */
     private static List<String> inLetters(Source source, List<String[]> pairs) {
         String[] printed = pairs.stream()
-                .filter(pair -> source.lines().stream().anyMatch(line -> hasInitials(line, pair)))
+                .filter(pair -> isPrinted(source, pair))
                 .findFirst()
                 .orElse(pairs.get(0));
         return List.of(capital(printed[0]), capital(printed[1]));
     }
 
-    private static boolean hasInitials(Line line, String[] pair) {
-        return Pattern.compile("\\b" + initial(pair[0]) + "\\b\\W{1,8}\\b" + initial(pair[1]) + "\\b")
-                .matcher(line.text())
-                .find();
+    private static boolean isPrinted(Source source, String[] pair) {
+        Pattern initials = Pattern.compile("\\b" + initial(pair[0]) + "\\b\\W{1,8}\\b" + initial(pair[1]) + "\\b");
+        return source.lines().stream()
+                .anyMatch(line -> initials.matcher(line.text()).find());
     }
 
     private static String initial(String word) {

@@ -18,6 +18,11 @@ final class ListedOptions {
     private static final Pattern LIST =
             Vocabulary.pattern("\\s*" + Vocabulary.ALL.either("options") + "\\s*:\\s*(?=\\S)");
 
+    /** "2,3,5": of so many no two are one number. */
+    private static final Pattern WHOLE_NUMBERS = Pattern.compile("\\s*\\d{1,6}(?:,\\d{1,6}){2,20}\\s*");
+
+    private static final Pattern COMMA = Pattern.compile(",");
+
     /** A comma within a number parts nothing. */
     private static final List<Pattern> SEPARATORS = Stream.of(
                     "\\s*;\\s*", "\\s*\\|\\s*", "\\s+/\\s+", "\\s*,(?!\\d)\\s*")
@@ -40,7 +45,8 @@ final class ListedOptions {
 
     /** One piece for each option from a place on, by the strongest sign that parts any; empty where none does. */
     static List<Piece> parted(Line line, int from) {
-        for (Pattern separator : SEPARATORS) {
+        boolean whole = WHOLE_NUMBERS.matcher(line.text().substring(from)).matches();
+        for (Pattern separator : whole ? List.of(COMMA) : SEPARATORS) {
             List<Piece> pieces = cut(line, from, separator);
             if (pieces.size() > 1) {
                 return pieces;

@@ -145,6 +145,8 @@ class CandidatePageTest {
         assertThat(one.locator(".candidate-passage")).hasCount(0);
         one.close();
         Page wide = begin(giveOut(app, false), 1280);
+        // Places are known only when the page has its styles.
+        wide.waitForLoadState();
         assertThat(wide.locator(".candidate-passage")).hasCount(1);
         double passage = wide.locator(".candidate-passage").boundingBox().x;
         double question = wide.locator(".answer-card").first().boundingBox().x;

@@ -36,8 +36,8 @@ final class ChoiceKinds {
                 .map(typist.habits().letters()::letter)
                 .collect(Collectors.joining(", "));
         boolean inFront = typist.habits().key() == Key.LETTER_IN_FRONT;
-        boolean short_ = choice.options().stream().mapToInt(String::length).sum() < 70;
-        Layout layout = short_ ? typist.habits().layout() : Layout.LINES;
+        boolean brief = choice.options().stream().mapToInt(String::length).sum() < 70;
+        Layout layout = brief ? typist.habits().layout() : Layout.LINES;
         boolean single =
                 typist.habits().letters() != Letters.DIGIT && typist.habits().letters() != Letters.NUMERAL;
         String front = inFront ? "__" + (single ? letters.replace(", ", "") : letters) + "__ " : "";
