@@ -2,7 +2,6 @@ package org.tidyleaf.intake;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.EnumSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
@@ -36,21 +35,8 @@ final class PdfBands {
                 || outline.stream().anyMatch(PdfPage.Mark::drawn)) {
             return false;
         }
-        float height = box(outline).height();
+        float height = PdfPage.Mark.around(outline, false).height();
         return height >= LOWEST && height <= HIGHEST;
-    }
-
-    static PdfPage.Mark box(List<PdfPage.Mark> marks) {
-        PdfPage.Mark box = marks.get(0);
-        for (PdfPage.Mark mark : marks) {
-            box = new PdfPage.Mark(
-                    Math.min(box.left(), mark.left()),
-                    Math.min(box.top(), mark.top()),
-                    Math.max(box.right(), mark.right()),
-                    Math.max(box.bottom(), mark.bottom()),
-                    false);
-        }
-        return box;
     }
 
     /** Highlights the glyphs that a band ends with and takes the edges of such bands out of the marks. */
@@ -68,7 +54,7 @@ final class PdfBands {
                 }
             }
             if (fits(fill.box(), within.stream().map(glyphs::get).toList())) {
-                within.forEach(i -> glyphs.set(i, highlighted(glyphs.get(i))));
+                within.forEach(i -> glyphs.set(i, PdfRules.set(glyphs.get(i), Emphasis.HIGHLIGHT)));
                 edges.addAll(fill.edges());
             }
         }
@@ -90,11 +76,5 @@ final class PdfBands {
                 (float) words.stream().mapToDouble(PdfPage.Glyph::right).max().orElseThrow();
         float room = words.get(0).size() * BESIDE;
         return left - box.left() < room && box.right() - right < room;
-    }
-
-    private static PdfPage.Glyph highlighted(PdfPage.Glyph glyph) {
-        Set<Emphasis> look = EnumSet.of(Emphasis.HIGHLIGHT);
-        look.addAll(glyph.look());
-        return new PdfPage.Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.space(), glyph.text(), look);
     }
 }

@@ -55,7 +55,7 @@ final class PdfDrawings {
         }
         List<PdfPage.Mark> drawings = new ArrayList<>();
         for (List<PdfPage.Mark> group : groups(strokes)) {
-            PdfPage.Mark box = box(group);
+            PdfPage.Mark box = PdfPage.Mark.around(group, true);
             boolean drawn = group.stream().anyMatch(PdfPage.Mark::drawn) && group.size() > 1
                     || group.size() >= LINES_OF_A_DRAWING
                             && group.stream().anyMatch(mark -> mark.height() > mark.width());
@@ -122,26 +122,13 @@ final class PdfDrawings {
         return groups;
     }
 
-    private static PdfPage.Mark box(List<PdfPage.Mark> marks) {
-        PdfPage.Mark box = marks.get(0);
-        for (PdfPage.Mark mark : marks) {
-            box = new PdfPage.Mark(
-                    Math.min(box.left(), mark.left()),
-                    Math.min(box.top(), mark.top()),
-                    Math.max(box.right(), mark.right()),
-                    Math.max(box.bottom(), mark.bottom()),
-                    true);
-        }
-        return box;
-    }
-
     /** Letters right beside a drawing name its parts: the box grows by those that stand alone. */
     private static PdfPage.Mark withLabels(PdfPage page, PdfPage.Mark box) {
         PdfPage.Mark grown = box;
         for (PdfPage.Glyph glyph : page.glyphs()) {
             PdfPage.Mark place = new PdfPage.Mark(glyph.x(), glyph.y() - glyph.size(), glyph.right(), glyph.y(), false);
             if (!glyph.text().isBlank() && place.isNear(box, APART) && isLabel(run(page, glyph))) {
-                grown = box(List.of(grown, place));
+                grown = PdfPage.Mark.around(List.of(grown, place), true);
             }
         }
         return grown;

@@ -60,6 +60,20 @@ record PdfPage(
         /** In points: a thinner box is a rule. */
         static final float THIN = 2.2f;
 
+        /** The box around several marks, at least one. */
+        static Mark around(List<Mark> marks, boolean drawn) {
+            Mark box = marks.get(0);
+            for (Mark mark : marks) {
+                box = new Mark(
+                        Math.min(box.left, mark.left),
+                        Math.min(box.top, mark.top),
+                        Math.max(box.right, mark.right),
+                        Math.max(box.bottom, mark.bottom),
+                        drawn);
+            }
+            return box;
+        }
+
         float width() {
             return right - left;
         }

@@ -54,7 +54,8 @@ final class PdfPaths {
                 shapes.stream()
                         .filter(PdfBands::isBand)
                         .filter(shape -> colored.getAsBoolean())
-                        .forEach(shape -> fills.add(new PdfBands.Fill(PdfBands.box(shape), List.copyOf(shape))));
+                        .forEach(shape ->
+                                fills.add(new PdfBands.Fill(PdfPage.Mark.around(shape, false), List.copyOf(shape))));
                 paint();
             }
             case "S", "B", "B*" -> paint();

@@ -100,7 +100,8 @@ final class PdfRules {
         return set(glyph, Emphasis.UNDERLINE);
     }
 
-    private static PdfPage.Glyph set(PdfPage.Glyph glyph, Emphasis emphasis) {
+    /** The glyph, looking so as well. */
+    static PdfPage.Glyph set(PdfPage.Glyph glyph, Emphasis emphasis) {
         Set<Emphasis> look = EnumSet.of(emphasis);
         look.addAll(glyph.look());
         return new PdfPage.Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.space(), glyph.text(), look);

@@ -97,7 +97,8 @@ final class JudgedBy {
         return Optional.empty();
     }
 
-    private static String capital(String word) {
+    /** The word as it stands at the head of an option. */
+    static String capital(String word) {
         return Character.toUpperCase(word.charAt(0)) + word.substring(1);
     }
 }

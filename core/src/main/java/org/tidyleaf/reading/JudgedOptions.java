@@ -115,13 +115,12 @@ final class JudgedOptions {
     /** Letters alone stand for true and false, in whatever language. */
     private static List<Prose> heads(String[] pair, List<Matcher> judged) {
         boolean letters = judged.stream().allMatch(matcher -> matcher.group(2).length() == 1);
-        return Stream.of(letters ? new String[] {"True", "False"} : new String[] {capital(pair[0]), capital(pair[1])})
+        return Stream.of(
+                        letters
+                                ? new String[] {"True", "False"}
+                                : new String[] {JudgedBy.capital(pair[0]), JudgedBy.capital(pair[1])})
                 .map(Prose::of)
                 .toList();
-    }
-
-    private static String capital(String word) {
-        return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
     }
 
     private static List<String[]> pairs() {

@@ -3,7 +3,6 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -81,11 +80,7 @@ final class JudgedRows {
         boolean letters = pair.group(1).length() == 1;
         return letters
                 ? named.orElse(List.of("True", "False"))
-                : List.of(capital(pair.group(1)), capital(pair.group(2)));
-    }
-
-    private static String capital(String word) {
-        return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
+                : List.of(JudgedBy.capital(pair.group(1)), JudgedBy.capital(pair.group(2)));
     }
 
     private static List<TreeMap<Integer, Cues>> rows(List<Cues> pieces) {

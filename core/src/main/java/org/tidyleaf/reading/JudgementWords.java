@@ -28,7 +28,7 @@ final class JudgementWords {
                 .filter(pair -> isPrinted(source, pair))
                 .findFirst()
                 .orElse(pairs.get(0));
-        return List.of(capital(printed[0]), capital(printed[1]));
+        return List.of(JudgedBy.capital(printed[0]), JudgedBy.capital(printed[1]));
     }
 
     private static boolean isPrinted(Source source, String[] pair) {
@@ -39,9 +39,5 @@ final class JudgementWords {
 
     private static String initial(String word) {
         return word.substring(0, 1).toUpperCase(Locale.ROOT);
-    }
-
-    private static String capital(String word) {
-        return initial(word) + word.substring(1);
     }
 }

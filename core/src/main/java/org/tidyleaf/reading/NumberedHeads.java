@@ -21,7 +21,7 @@ final class NumberedHeads {
     private static final int FIRST_OF_LIST = 3;
 
     /** "Why did they follow? (2 marks)": behind the question there is room for its points. */
-    private static final Pattern ASKS = Pattern.compile("\\?[^?]{0,16}$");
+    static final Pattern ASKS = Pattern.compile("\\?[^?]{0,16}$");
 
     private NumberedHeads() {}
 

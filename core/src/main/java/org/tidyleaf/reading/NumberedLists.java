@@ -6,15 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /** Numbered lists below or within questions: statements, places to write, lists in stems. Their numbers number no questions. */
 final class NumberedLists {
 
     /** Fewer are two things named. */
     private static final int FEWEST_CHOICES = 3;
-
-    private static final Pattern ASKS = Pattern.compile("\\?[^?]{0,16}$");
 
     private NumberedLists() {}
 
@@ -142,7 +139,8 @@ final class NumberedLists {
 
     /** With a question mark at its end, or before the points behind it. */
     private static boolean asks(Cues cues) {
-        return cues.is(Cues.Trait.QUESTION_MARK) || ASKS.matcher(cues.text()).find();
+        return cues.is(Cues.Trait.QUESTION_MARK)
+                || NumberedHeads.ASKS.matcher(cues.text()).find();
     }
 
     private static boolean isEnclosed(List<Cues> all, List<Seen> outer, int first, int last) {

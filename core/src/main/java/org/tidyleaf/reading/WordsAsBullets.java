@@ -26,6 +26,9 @@ final class WordsAsBullets {
         boolean usedAsWord = within >= FEWEST;
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
+            if (cues.labels().stream().noneMatch(label -> label.kind() == Label.Kind.BULLET)) {
+                continue;
+            }
             boolean lone = !begins(all, i, i - 1) && !begins(all, i, i + 1) || isOneOfOthers(all, i);
             if (cues.labels().stream().anyMatch(label -> isWord(cues, label, usedAsWord, lone))) {
                 all.set(

@@ -39,6 +39,11 @@ public final class Docx {
     }
 
     public byte[] bytes() {
+        return zipped(parts);
+    }
+
+    /** Named parts as the archive that word processors' files are. */
+    public static byte[] zipped(Map<String, byte[]> parts) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
             for (Map.Entry<String, byte[]> part : parts.entrySet()) {

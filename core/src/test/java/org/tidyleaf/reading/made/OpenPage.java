@@ -1,15 +1,11 @@
 package org.tidyleaf.reading.made;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
+import org.tidyleaf.intake.Docx;
 
 /** A page as an open document (.odt), as ODF 1.2 has it. */
 final class OpenPage {
@@ -46,7 +42,7 @@ final class OpenPage {
         }
         xml.append("</office:text></office:body></office:document-content>");
         parts.put("content.xml", xml.toString().getBytes(StandardCharsets.UTF_8));
-        return zipped(parts);
+        return Docx.zipped(parts);
     }
 
     private static String styles(Page page) {
@@ -98,19 +94,5 @@ final class OpenPage {
             xml.append("</table:table-row>");
         }
         return xml.append("</table:table>").toString();
-    }
-
-    private static byte[] zipped(Map<String, byte[]> parts) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            for (Map.Entry<String, byte[]> part : parts.entrySet()) {
-                zip.putNextEntry(new ZipEntry(part.getKey()));
-                zip.write(part.getValue());
-                zip.closeEntry();
-            }
-        } catch (IOException impossible) {
-            throw new UncheckedIOException(impossible);
-        }
-        return out.toByteArray();
     }
 }
