@@ -45,3 +45,5 @@ function progress() {
 
 form.addEventListener('input', progress);
 form.addEventListener('change', progress);
+// What was answered before the page listened counts too.
+progress();

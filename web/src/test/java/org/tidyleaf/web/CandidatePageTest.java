@@ -4,7 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.assertj.core.api.Assertions;
@@ -106,6 +108,23 @@ class CandidatePageTest {
         candidate.click("[data-check]");
         assertThat(candidate.locator("main")).containsText("You wanted to come back to this one:");
         Assertions.assertThat(Browser.violations(candidate)).isEmpty();
+        candidate.close();
+    }
+
+    @Test
+    void whatIsAnsweredBeforeThePageListensCountsToo(Address app) {
+        String link = giveOut(app, false);
+        Page candidate = browser.page(390, 844);
+        List<Route> held = new ArrayList<>();
+        candidate.route("**/js/answering.js", held::add);
+        candidate.navigate(link);
+        candidate.fill("#candidate", "Ada Brook");
+        candidate.click("button:has-text('Begin')");
+        candidate.locator(".choice:has-text('as a cluster')").click();
+        candidate.waitForCondition(() -> !held.isEmpty());
+        assertThat(candidate.locator("[data-progress]")).hasText("0 of 3 answered");
+        held.forEach(Route::resume);
+        assertThat(candidate.locator("[data-progress]")).hasText("1 of 3 answered");
         candidate.close();
     }
 
