@@ -147,6 +147,9 @@ final class CueFinder {
     private static final Pattern CODE = Pattern.compile(
             "(?:for|if|elif|else|while|def|class|return|print|import|int|float|double|char|String|var|let|const|public|private|void|function|SELECT|INSERT|UPDATE)\\b(?=.*[(){}\\[\\]=;]).*|[^?]*[;{}]");
 
+    /** "[2]" and nothing else. */
+    private static final Pattern BRACKETED = Pattern.compile("\\[\\d{1,2}]|\\(\\d{1,2}\\)");
+
     /** "Choices:" over the first of them. */
     private static final Pattern OPTIONS_ONLY = Vocabulary.pattern(Vocabulary.ALL.either("options") + "\\s*:");
 
@@ -227,7 +230,7 @@ final class CueFinder {
     private static Cues find(Line line, Piece piece) {
         Segment segment = piece.segment();
         String text = line.text().substring(segment.from(), segment.to()).strip();
-        Set<String> words = Vocabulary.wordsOf(text);
+        Words words = Words.of(text);
         Optional<Lead> announced = lead(line, segment, words);
         boolean room = announced.filter(l -> isRoom(line, segment, l)).isPresent();
         Optional<Lead> lead = room ? Optional.empty() : announced;
@@ -373,7 +376,7 @@ final class CueFinder {
                         .matches();
     }
 
-    private static Optional<Lead> lead(Line line, Segment segment, Set<String> words) {
+    private static Optional<Lead> lead(Line line, Segment segment, Words words) {
         int begin = Math.max(segment.from(), Math.min(line.labelEnd(), segment.to()));
         Matcher decoration = DECORATION.matcher(line.text()).region(begin, segment.to());
         int from = decoration.lookingAt() ? decoration.end() : begin;
@@ -411,7 +414,7 @@ final class CueFinder {
         return Optional.of(new Lead(announces, matcher.end()));
     }
 
-    private static Set<Trait> traits(Line line, Segment segment, String text, Set<String> words) {
+    private static Set<Trait> traits(Line line, Segment segment, String text, Words words) {
         Set<Trait> traits = EnumSet.noneOf(Trait.class);
         words(text, words, traits);
         boolean preface = line.number() == 1
@@ -435,7 +438,7 @@ final class CueFinder {
         return decoration.lookingAt() ? text.substring(decoration.end()) : text;
     }
 
-    private static void words(String text, Set<String> words, Set<Trait> traits) {
+    private static void words(String text, Words words, Set<Trait> traits) {
         add(traits, Trait.FILL_IN, isFillIn(text, words) && !hasTitleBefore(text));
         add(
                 traits,
@@ -464,9 +467,7 @@ final class CueFinder {
                         && text.chars().anyMatch(Character::isDigit)
                         && RANGE_ONLY.matcher(text).matches());
         add(traits, Trait.TEST_WORD, text.length() < SHORT * 2 && WORDS.mentions(words, "test_word"));
-        String near = FAR_APART.split(text, 2)[0];
-        boolean school = near.length() < SHORT && WORDS.mentions(words, "school_word");
-        add(traits, Trait.SCHOOL_WORD, school && WORDS.mentions(Vocabulary.wordsOf(near), "school_word"));
+        add(traits, Trait.SCHOOL_WORD, WORDS.mentions(words, "school_word") && isOfSchool(text));
         add(
                 traits,
                 Trait.RULE,
@@ -490,7 +491,8 @@ final class CueFinder {
                         && INSTRUCTION.matcher(text).matches());
         add(traits, Trait.RANGE, hasTwoNumbers(words) && RANGE.matcher(text).matches());
         add(traits, Trait.PASSAGE_WORD, WORDS.mentions(words, "passage") && isAnnouncedEarly(text));
-        boolean bracketed = text.matches("\\[\\d{1,2}]|\\(\\d{1,2}\\)");
+        boolean bracketed =
+                text.length() <= "[10]".length() && BRACKETED.matcher(text).matches();
         add(traits, Trait.POINTS_ONLY, bracketed || WORDS.mentions(words, "points") && PointsFinder.isPointsOnly(text));
         add(
                 traits,
@@ -511,11 +513,18 @@ final class CueFinder {
         add(traits, Trait.JUDGEMENT_WORD, words.size() <= 2 && isJudgement(text));
         add(traits, Trait.QUESTION_MARK, text.endsWith("?"));
         add(traits, Trait.COLON, text.endsWith(":"));
-        add(traits, Trait.CLOZE, CLOZE.matcher(text).find());
-        add(traits, Trait.GAP, GAP.matcher(text).find());
+        boolean signs = ProseMaker.mayHaveGap(text);
+        add(traits, Trait.CLOZE, signs && CLOZE.matcher(text).find());
+        add(traits, Trait.GAP, signs && GAP.matcher(text).find());
     }
 
-    private static boolean isFillIn(String text, Set<String> words) {
+    /** What stands far behind is no part of a school's name. */
+    private static boolean isOfSchool(String text) {
+        String near = FAR_APART.split(text, 2)[0];
+        return near.length() < SHORT && WORDS.mentions(Words.of(near), "school_word");
+    }
+
+    private static boolean isFillIn(String text, Words words) {
         return WORDS.mentions(words, "fill")
                 && (FILL_IN.matcher(text).find() || FILL_IN_BARE.matcher(text).matches());
     }
@@ -523,8 +532,8 @@ final class CueFinder {
     private static boolean hasTitleBefore(String text) {
         Matcher matcher = FAR_BEHIND.matcher(text);
         return matcher.matches()
-                && WORDS.mentions(Vocabulary.wordsOf(matcher.group(1)), "test_word")
-                && !isFillIn(matcher.group(1), Vocabulary.wordsOf(matcher.group(1)));
+                && WORDS.mentions(Words.of(matcher.group(1)), "test_word")
+                && !isFillIn(matcher.group(1), Words.of(matcher.group(1)));
     }
 
     /** Words that announce a passage stand near the beginning of its lead. */
@@ -535,7 +544,7 @@ final class CueFinder {
         return matcher.find() && matcher.start() <= EARLY;
     }
 
-    private static boolean hasTwoNumbers(Set<String> words) {
+    private static boolean hasTwoNumbers(Words words) {
         return words.stream()
                         .filter(word -> Character.isDigit(word.charAt(0)))
                         .limit(2)

@@ -24,7 +24,7 @@ record Cues(
         List<Label> labels,
         Optional<Sign> sign,
         Optional<Lead> lead,
-        Set<String> words,
+        Words words,
         Set<Trait> traits) {
 
     /**

@@ -348,8 +348,8 @@ final class DraftMaker {
     private static String titleIn(String text) {
         String[] parts = text.strip().split("\\t+|\\s{4,}|\\s+\\|\\s+(?=\\S+:?\\s*_)");
         boolean school = parts.length == 2
-                && Vocabulary.ALL.mentions(Vocabulary.wordsOf(parts[0]), "school_word")
-                && Vocabulary.ALL.mentions(Vocabulary.wordsOf(parts[1]), "test_word");
+                && Vocabulary.ALL.mentions(Words.of(parts[0]), "school_word")
+                && Vocabulary.ALL.mentions(Words.of(parts[1]), "test_word");
         return school ? parts[1] : parts[0];
     }
 

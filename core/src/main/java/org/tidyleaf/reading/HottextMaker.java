@@ -49,7 +49,7 @@ final class HottextMaker {
             Hottext keyed = fromKey(bare, said);
             return keyed.isKeyed() && bare.words().size() >= SHORTEST_TEXT ? Optional.of(keyed) : Optional.empty();
         }
-        if (!WORDS.mentions(Vocabulary.wordsOf(stem.plain()), "mark_words")) {
+        if (!WORDS.mentions(Words.of(stem.plain()), "mark_words")) {
             return Optional.empty();
         }
         boolean asks = ASKED.matcher(bare.instruction().plain()).matches();

@@ -39,16 +39,17 @@ final class JudgedBy {
                     + Pattern.quote(pair[1].toUpperCase(Locale.ROOT)) + "\\b).*";
             return new Pair(
                     List.of(capital(pair[0]), capital(pair[1])),
-                    Vocabulary.wordsOf(pair[0] + " " + pair[1]),
+                    Words.split(pair[0] + " " + pair[1]),
                     Vocabulary.pattern(named + "|" + legend));
         }
     }
 
     /** Both words with a capital letter, the affirming one first; empty where the text names no pair. */
     static Optional<List<String>> in(String text) {
-        Set<String> words = Vocabulary.wordsOf(text);
-        for (Pair pair : PAIRS) {
-            if (words.containsAll(pair.parts()) && pair.named().matcher(text).matches()) {
+        Words words = Words.of(text);
+        List<Pair> possible = Vocabulary.ALL.mentions(words, "pairs") ? PAIRS : List.of();
+        for (Pair pair : possible) {
+            if (words.hasAll(pair.parts()) && pair.named().matcher(text).matches()) {
                 return Optional.of(pair.words());
             }
         }
@@ -58,7 +59,7 @@ final class JudgedBy {
     /** The pair and a third word for what can't be told: "True, False or Not given"; empty where the text names no third. */
     static Optional<List<String>> threeIn(String text) {
         Matcher third = NEITHER.matcher(text);
-        boolean named = Vocabulary.ALL.mentions(Vocabulary.wordsOf(text), "neither") && third.find();
+        boolean named = Vocabulary.ALL.mentions(Words.of(text), "neither") && third.find();
         return named
                 ? in(text).map(pair ->
                         List.of(pair.get(0), pair.get(1), capital(third.group().toLowerCase(Locale.ROOT))))

@@ -16,7 +16,7 @@ final class JudgementWords {
     /** Both with a capital letter, the affirming one first; the English ones where the language is not clear. */
     static List<String> of(Source source) {
         List<String> words = new ArrayList<>();
-        source.lines().forEach(line -> words.addAll(Vocabulary.wordsOf(line.text())));
+        source.lines().forEach(line -> words.addAll(Words.split(line.text())));
         List<String[]> pairs = Vocabulary.ALL.pairsInLanguageOf(words);
         boolean english = pairs.isEmpty() || ENGLISH.get(0).equalsIgnoreCase(pairs.get(0)[0]);
         return english ? ENGLISH : inLetters(source, pairs);

@@ -302,7 +302,7 @@ final class KeyGatherer {
 
     private boolean asksForOrder(Draft draft) {
         return draft.stem.stream()
-                .anyMatch(segment -> Vocabulary.ALL.mentions(Vocabulary.wordsOf(source.text(segment)), "order"));
+                .anyMatch(segment -> Vocabulary.ALL.mentions(Words.of(source.text(segment)), "order"));
     }
 
     private boolean isJudged(Draft draft) {

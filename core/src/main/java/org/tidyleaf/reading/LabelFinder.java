@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -18,9 +17,8 @@ final class LabelFinder {
     private static final String OF_ALL =
             "\\s+(?:of|out of|von|de|sur|di|van|z)\\s+\\d{1,3}|\\s?/\\s?\\d{1,3}(?=\\s|:|$)";
 
-    private static final Pattern NUMBER = Vocabulary.pattern("(?:(" + Vocabulary.ALL.either("question")
-            + "|#)\\.?\\s*(?:(?:no|nr|num|number|n\u00b0|n\u00ba)\\b[.:]?\\s*)?#?)?(" + OPEN + ")?\\s?(\\d{1,4})(?:"
-            + OF_ALL + ")?([a-h]?(?:i{1,3}|iv|vi{0,3})|[a-h])?(" + CLOSE + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
+    private static final Pattern NUMBER = numbers("#");
+    private static final Pattern WORDED_NUMBER = numbers(Vocabulary.ALL.either("question"));
     private static final Pattern LETTER =
             Pattern.compile("(" + OPEN + ")?([A-Za-z])(" + CLOSE + ")(\\s+|$|(?<=[)\\]])|(?<=\\.)(?=\\p{L}{2}))");
     /** "Option 2:", "Choice B.": letters and numbers with the word for what they label. */
@@ -57,6 +55,13 @@ final class LabelFinder {
     private static final String BEFORE_WORDS = "\u00bf\u00a1\"\u201c\u201e\u00ab(_.\u2026";
 
     private LabelFinder() {}
+
+    private static Pattern numbers(String before) {
+        return Vocabulary.pattern(
+                "(?:(" + before + ")\\.?\\s*(?:(?:no|nr|num|number|n\u00b0|n\u00ba)\\b[.:]?\\s*)?#?)?(" + OPEN
+                        + ")?\\s?(\\d{1,4})(?:" + OF_ALL + ")?([a-h]?(?:i{1,3}|iv|vi{0,3})|[a-h])?(" + CLOSE
+                        + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
+    }
 
     /** The letter label that begins at a place, if one does. */
     static Optional<Label> letterAt(String text, int at, int end) {
@@ -100,8 +105,12 @@ final class LabelFinder {
             return labels;
         }
         boolean letters = at < end && Character.isLetter(text.charAt(at));
-        if (!letters || mayBeWorded(text, at, end)) {
-            number(text, at, end, labels);
+        if (!letters) {
+            number(NUMBER, text, at, end, labels);
+        } else if (mayBeWorded(text, at, end)) {
+            if (!number(WORDED_NUMBER, text, at, end, labels)) {
+                numberWord(text, at, end, labels);
+            }
             worded(text, at, end, labels);
         }
         letter(text, at, end, labels);
@@ -125,7 +134,7 @@ final class LabelFinder {
         while (behind < end && Character.isLetter(text.charAt(behind))) {
             behind++;
         }
-        Set<String> first = Set.of(text.substring(at, behind).toLowerCase(Locale.ROOT));
+        Words first = Words.of(text.substring(at, behind));
         return Vocabulary.ALL.mentions(first, "question", "option", "answer", "bonus");
     }
 
@@ -166,22 +175,23 @@ final class LabelFinder {
         return pattern.matcher(text).region(from, to).useTransparentBounds(true);
     }
 
-    private static void number(String text, int at, int end, List<Label> labels) {
-        Matcher m = at(NUMBER, text, at, end);
+    /** Whether the pattern fits; a number alone is a label only with a sign or wide blanks behind it. */
+    private static boolean number(Pattern pattern, String text, int at, int end, List<Label> labels) {
+        Matcher m = at(pattern, text, at, end);
         if (!m.lookingAt()) {
-            numberWord(text, at, end, labels);
-            return;
+            return false;
         }
         boolean worded = m.group(1) != null;
         boolean closed = m.group(5) != null;
         if (!worded && !closed && !m.group(6).contains("\t") && !isFarFromWords(text, m)) {
-            return;
+            return true;
         }
         int ordinal = Integer.parseInt(m.group(3));
         String part = m.group(4) == null ? "" : m.group(4);
         String shape = (worded ? "Q" : "") + (m.group(2) == null ? "" : m.group(2)) + "9"
                 + (closed ? m.group(5).strip() : "");
         labels.add(new Label(Label.Kind.NUMBER, ordinal, ordinal + part, shape, at, m.end()));
+        return true;
     }
 
     /** "7    Which bee …": blanks typed, or left of a tab, between a number and the words it counts. */

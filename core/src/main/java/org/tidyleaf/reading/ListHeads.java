@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * "I. Circle the correct word." with questions that begin with 1 or count on right below, and so for "II.", "III.":
@@ -12,6 +13,7 @@ import java.util.Set;
  */
 final class ListHeads {
 
+    private static final Pattern BEHIND_NUMERAL = Pattern.compile("\\s*[\u2013\u2014-]\\s*\\p{Lu}");
     private static final List<String> NUMERALS = List.of("I", "II", "III", "IV", "V", "VI", "VII", "VIII", "IX", "X");
 
     /** Two lone letters may be options that lost their neighbours. */
@@ -83,7 +85,13 @@ final class ListHeads {
     static List<Integer> dashed(List<Cues> all) {
         List<Integer> found = new ArrayList<>();
         for (int i = 0; i < all.size() && found.size() < NUMERALS.size(); i++) {
-            boolean next = all.get(i).text().matches(NUMERALS.get(found.size()) + "\\s*[\u2013\u2014-]\\s*\\p{Lu}.*")
+            String text = all.get(i).text();
+            String numeral = NUMERALS.get(found.size());
+            boolean next = text.startsWith(numeral)
+                    && BEHIND_NUMERAL
+                            .matcher(text)
+                            .region(numeral.length(), text.length())
+                            .lookingAt()
                     && !all.get(i).is(Cues.Trait.OFF_BODY);
             boolean apart = found.isEmpty() || i > found.get(found.size() - 1) + 1;
             if (next && apart) {

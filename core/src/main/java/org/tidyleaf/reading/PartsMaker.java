@@ -86,8 +86,7 @@ final class PartsMaker {
         }
         boolean ordered = draft.options.size() >= 3
                 && (!draft.ranks.isEmpty()
-                        || Vocabulary.ALL.mentions(
-                                        Vocabulary.wordsOf(particulars.stem().plain()), "order")
+                        || Vocabulary.ALL.mentions(Words.of(particulars.stem().plain()), "order")
                                 && ORDER_ASKED
                                         .matcher(particulars.stem().plain())
                                         .matches())

@@ -50,12 +50,12 @@ final class ProseMaker {
     }
 
     /** Most texts hold no sign that a gap begins with, which is seen faster than the pattern finds none. */
-    private static boolean mayHaveGap(String text) {
+    static boolean mayHaveGap(String text) {
         for (int i = 0; i < text.length() - 1; i++) {
             char sign = text.charAt(i);
             char next = text.charAt(i + 1);
-            boolean rule =
-                    (sign == '_' || sign == '.') && (next == sign || next == ' ') || sign == '\u2026' && next == sign;
+            boolean spaced = next == ' ' && i + 2 < text.length() && text.charAt(i + 2) == sign;
+            boolean rule = (sign == '_' || sign == '.' || sign == '\u2026') && (next == sign || spaced);
             boolean bracket = (sign == '[' || sign == '(') && Character.isWhitespace(next);
             if (rule || bracket) {
                 return true;

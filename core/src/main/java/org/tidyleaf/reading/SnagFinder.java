@@ -92,7 +92,7 @@ final class SnagFinder {
     }
 
     private static boolean namesFigure(String text) {
-        return Vocabulary.ALL.mentions(Vocabulary.wordsOf(text), "figure")
+        return Vocabulary.ALL.mentions(Words.of(text), "figure")
                 && FIGURE_NAMED.matcher(text).find();
     }
 

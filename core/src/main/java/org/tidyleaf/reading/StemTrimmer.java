@@ -32,6 +32,9 @@ final class StemTrimmer {
             .map(Judgement::of)
             .collect(Collectors.collectingAndThen(Collectors.toList(), StemTrimmer::withSmallLetters));
 
+    private static final Set<String> JUDGEMENT_WORDS =
+            JUDGEMENTS.stream().flatMap(judgement -> judgement.words().stream()).collect(Collectors.toSet());
+
     /**
      * A printed pair to judge by.
      *
@@ -40,8 +43,8 @@ final class StemTrimmer {
     private record Judgement(Set<String> words, Pattern pattern) {
 
         static Judgement of(String[] pair) {
-            Set<String> words = new HashSet<>(Vocabulary.wordsOf(pair[0]));
-            words.addAll(Vocabulary.wordsOf(pair[1]));
+            Set<String> words = new HashSet<>(Words.split(pair[0]));
+            words.addAll(Words.split(pair[1]));
             return new Judgement(
                     words,
                     judgementPattern(
@@ -126,11 +129,16 @@ final class StemTrimmer {
         return letters ? Pattern.compile(regex) : Vocabulary.pattern(regex);
     }
 
+    /** The pairs to look for in a text; most hold no word of any. */
+    private static List<Judgement> possible(Words words) {
+        return words.stream().anyMatch(JUDGEMENT_WORDS::contains) ? JUDGEMENTS : List.of();
+    }
+
     /** Whether a printed "True / False" stands behind the text. */
     static boolean endsWithPair(String text) {
-        Set<String> words = Vocabulary.wordsOf(text);
-        return JUDGEMENTS.stream()
-                .filter(judgement -> words.containsAll(judgement.words()))
+        Words words = Words.of(text);
+        return possible(words).stream()
+                .filter(judgement -> words.hasAll(judgement.words()))
                 .map(judgement -> judgement.pattern().matcher(text))
                 .anyMatch(matcher -> matcher.find() && matcher.start() > 0);
     }
@@ -145,11 +153,10 @@ final class StemTrimmer {
                 .map(PointsFinder.Found::from)
                 .filter(from -> from > 0)
                 .orElse(text.length());
-        Set<String> words = Vocabulary.wordsOf(text);
-        Set<String> last = Vocabulary.wordsOf(above.substring(Math.max(0, above.length() - LONGEST_PAIR)));
-        return JUDGEMENTS.stream()
-                .filter(judgement -> judgement.words().stream().anyMatch(words::contains)
-                        && judgement.words().stream().anyMatch(last::contains))
+        Words words = Words.of(text);
+        Words last = Words.of(above.substring(Math.max(0, above.length() - LONGEST_PAIR)));
+        return possible(words).stream()
+                .filter(judgement -> words.hasAnyOf(judgement.words()) && last.hasAnyOf(judgement.words()))
                 .map(judgement -> judgement.pattern().matcher(above + " " + text.substring(0, end)))
                 .anyMatch(matcher -> matcher.find() && matcher.start() > 0 && matcher.start() <= above.length());
     }
@@ -288,13 +295,13 @@ final class StemTrimmer {
         }
         Segment first = draft.stem.get(draft.stem.size() - 1);
         String above = source.text(first);
-        Set<String> words = Vocabulary.wordsOf(source.text(second));
+        Words words = Words.of(source.text(second));
         Optional<PointsFinder.Found> points =
                 PointsFinder.beside(source.text(second)).filter(found -> found.from() > 0);
         String below = source.text(second)
                 .substring(0, points.map(PointsFinder.Found::from).orElse(second.to() - second.from()));
-        for (Judgement judgement : JUDGEMENTS) {
-            if (judgement.words().stream().noneMatch(words::contains)) {
+        for (Judgement judgement : possible(words)) {
+            if (judgement.words().stream().noneMatch(words::has)) {
                 continue;
             }
             Matcher matcher = judgement.pattern().matcher(above + " " + below);
@@ -442,10 +449,9 @@ final class StemTrimmer {
             return new Segment(segment.line(), segment.from(), segment.from() + far.start());
         }
         int end = Math.max(0, text.length() - LONGEST_PAIR);
-        Set<String> words = Vocabulary.wordsOf(text.substring(end));
-        for (Judgement judgement : JUDGEMENTS) {
-            if (!words.containsAll(judgement.words())
-                    || IN_SENTENCE.matcher(text).matches()) {
+        Words words = Words.of(text.substring(end));
+        for (Judgement judgement : possible(words)) {
+            if (!words.hasAll(judgement.words()) || IN_SENTENCE.matcher(text).matches()) {
                 continue;
             }
             Matcher matcher = judgement.pattern().matcher(text).region(end, text.length());

@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -30,7 +31,9 @@ final class Vocabulary {
     private final Map<String, Set<String>> words = new HashMap<>();
 
     /** The kinds that have an alternative which begins with the word. */
-    private final Map<String, Set<String>> kindsByFirstWord = new HashMap<>();
+    private final Map<String, BitSet> kindsByFirstWord = new HashMap<>();
+
+    private final Map<String, Integer> kindNumbers = new HashMap<>();
 
     private final List<String[]> pairs;
     private final Map<String, BigDecimal> numbers = new HashMap<>();
@@ -67,17 +70,21 @@ final class Vocabulary {
                 .map(pair -> pair.split("/"))
                 .toList();
         tellLanguages();
-        words.forEach((kind, alternatives) -> firstWords(alternatives)
-                .forEach(word -> kindsByFirstWord
-                        .computeIfAbsent(word, w -> new HashSet<>())
-                        .add(kind)));
+        words.forEach((kind, alternatives) -> {
+            int number = kindNumbers.size();
+            kindNumbers.put(kind, number);
+            firstWords(alternatives)
+                    .forEach(word -> kindsByFirstWord
+                            .computeIfAbsent(word, w -> new BitSet())
+                            .set(number));
+        });
     }
 
     private void tellLanguages() {
         for (int i = 0; i < byLanguage.size(); i++) {
             int language = i;
             byLanguage.get(i).values().stream()
-                    .flatMap(value -> wordsOf(value.toString()).stream())
+                    .flatMap(value -> Words.split(value.toString()).stream())
                     .filter(word -> word.length() >= TELLING)
                     .forEach(word -> languages.merge(word, language, (one, other) -> one.equals(other) ? one : SHARED));
         }
@@ -134,33 +141,27 @@ final class Vocabulary {
         return Optional.ofNullable(numbers.get(word.toLowerCase(Locale.ROOT)));
     }
 
-    /** The lower-case words of a text, each once. */
-    static Set<String> wordsOf(String text) {
-        Set<String> found = new HashSet<>();
-        int from = -1;
-        for (int i = 0; i <= text.length(); i++) {
-            boolean letter = i < text.length() && Character.isLetterOrDigit(text.charAt(i));
-            if (letter && from < 0) {
-                from = i;
-            } else if (!letter && from >= 0) {
-                found.add(text.substring(from, i).toLowerCase(Locale.ROOT));
-                from = -1;
+    /** The numbers of the kinds that have an alternative which begins with one of the words. */
+    BitSet kindsOf(Set<String> words) {
+        BitSet kinds = new BitSet(kindNumbers.size());
+        for (String word : words) {
+            BitSet begun = kindsByFirstWord.get(word);
+            if (begun != null) {
+                kinds.or(begun);
             }
         }
-        return found;
+        return kinds;
     }
 
     /**
      * Whether any alternative of the kinds begins with one of the words: a cheap look before a pattern of hundreds of
      * alternatives is tried at every place of a line.
      */
-    boolean mentions(Set<String> words, String... kinds) {
-        for (String word : words) {
-            Set<String> begun = kindsByFirstWord.get(word);
-            for (int i = 0; begun != null && i < kinds.length; i++) {
-                if (begun.contains(kinds[i])) {
-                    return true;
-                }
+    boolean mentions(Words words, String... kinds) {
+        BitSet begun = words.kinds();
+        for (int i = 0; i < kinds.length && !begun.isEmpty(); i++) {
+            if (begun.get(kindNumbers.get(kinds[i]))) {
+                return true;
             }
         }
         return false;

@@ -42,8 +42,7 @@ final class WideOptions {
 
     /** Asked in the line above, with a question of its own; "Choose from these words." asks nothing. */
     private static boolean asksToPick(Line above) {
-        return above.text().indexOf('?') > 0
-                && Vocabulary.ALL.mentions(Vocabulary.wordsOf(above.text()), "pick", "mark_words");
+        return above.text().indexOf('?') > 0 && Vocabulary.ALL.mentions(Words.of(above.text()), "pick", "mark_words");
     }
 
     /** One piece for each option, without the blanks between; empty where the line is no such row. */

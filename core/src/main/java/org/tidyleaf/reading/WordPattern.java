@@ -1,5 +1,7 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -20,7 +22,7 @@ final class WordPattern {
     static String of(Set<String> words) {
         WordPattern root = new WordPattern();
         words.forEach(root::add);
-        return words.isEmpty() ? "(?!)" : root.rest();
+        return words.isEmpty() ? "(?!)" : "(?:" + root.rest() + ")";
     }
 
     private void add(String word) {
@@ -36,12 +38,13 @@ final class WordPattern {
         if (next.isEmpty()) {
             return "";
         }
-        StringBuilder pattern = new StringBuilder("(?:");
-        next.forEach((letter, after) -> {
-            pattern.append(pattern.length() > "(?:".length() ? "|" : "");
-            pattern.append(literal(letter)).append(after.rest());
-        });
-        return pattern.append(complete ? "|)" : ")").toString();
+        List<String> ways = new ArrayList<>();
+        next.forEach((letter, after) -> ways.add(literal(letter) + after.rest()));
+        if (complete) {
+            ways.add("");
+        }
+        // A group costs time and room at every place it is tried.
+        return ways.size() == 1 ? ways.get(0) : "(?:" + String.join("|", ways) + ")";
     }
 
     private static String literal(int letter) {

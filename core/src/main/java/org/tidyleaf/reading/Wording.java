@@ -23,7 +23,7 @@ public final class Wording {
 
     /** A cheap look before a large pattern. */
     private static boolean mentions(String text, String kind) {
-        return WORDS.mentions(Vocabulary.wordsOf(text), kind);
+        return WORDS.mentions(Words.of(text), kind);
     }
 
     /** The words of a text that fit only paper: "underline", "see overleaf". */

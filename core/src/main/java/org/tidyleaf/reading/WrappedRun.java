@@ -74,7 +74,12 @@ record WrappedRun(boolean fromAbove, boolean convincing) {
 
     /** "Part E: …" below D. */
     private static boolean isOfHead(String text, Label label) {
-        String word = text.substring(0, label.from()).strip().replaceAll("(?s).*\\s", "");
+        String before = text.substring(0, label.from()).stripTrailing();
+        int from = before.length();
+        while (from > 0 && !Character.isWhitespace(before.charAt(from - 1))) {
+            from--;
+        }
+        String word = before.substring(from);
         return Vocabulary.ALL.has("section", word) || Vocabulary.ALL.has("question", word);
     }
 
