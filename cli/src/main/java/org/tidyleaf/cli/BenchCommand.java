@@ -36,7 +36,9 @@ import picocli.CommandLine.Parameters;
 @Command(name = "bench", description = "Times reading against bare extraction of the same files.")
 final class BenchCommand implements Callable<Integer> {
 
-    private static final int WARM_UP = 8;
+    /** Both sides run so long before anything is timed, that the compiler has done its work on both. */
+    private static final double WARM_UP_MILLISECONDS = 6000;
+
     private static final int ROUNDS = 15;
     private static final double MILLION = 1e6;
 
@@ -65,11 +67,13 @@ final class BenchCommand implements Callable<Integer> {
         List<Double> intake = new ArrayList<>();
         List<Double> whole = new ArrayList<>();
         int rounds = bytes.length > 100_000 ? ROUNDS / 3 : ROUNDS;
-        for (int i = 0; i < WARM_UP + rounds; i++) {
+        double warm = 0;
+        while (bare.size() < rounds) {
             double first = milliseconds(() -> extract(name, bytes));
             double second = milliseconds(() -> new Intake().read(name, bytes));
             double third = milliseconds(() -> read(name, bytes));
-            if (i >= WARM_UP) {
+            warm += first + second + third;
+            if (warm > WARM_UP_MILLISECONDS) {
                 bare.add(first);
                 intake.add(second);
                 whole.add(third);

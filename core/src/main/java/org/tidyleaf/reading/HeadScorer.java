@@ -49,7 +49,8 @@ final class HeadScorer {
         return directions.contains(index);
     }
 
-    double title(int index, Cues cues) {
+    double title(int index) {
+        Cues cues = all.get(index);
         // A school's name may stand above the title, but hardly ever in bolder type.
         double fit = cues.line().number() == 1 ? LEANING : -SLIGHT;
         fit += cues.is(Trait.HEADING) ? CLEAR : 0;
@@ -77,38 +78,39 @@ final class HeadScorer {
                         && cues.text().matches("\\W*\\p{L}+(?:\\s\\p{L}+)?\\s*[:=]\\s*\\d+\\s*\\p{L}*\\W*")
                 ? CLEAR
                 : 0;
-        return fit - (hasOwnLabel(cues) ? CLEAR : 0);
+        return fit - (hasOwnLabel(index) ? CLEAR : 0);
     }
 
     private static boolean isStyledTitle(Cues cues) {
         return cues.line().layout().style().equalsIgnoreCase("title");
     }
 
-    private boolean hasOwnLabel(Cues cues) {
-        return around.hasStemLabel(cues) || around.optionLabel(cues).isPresent();
+    private boolean hasOwnLabel(int index) {
+        return around.hasStemLabel(index) || around.optionLabel(index).isPresent();
     }
 
-    double section(int index, Cues cues, Step from) {
+    double section(int index, Step from) {
+        Cues cues = all.get(index);
         double fit = -CLEAR;
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) ? SURE : 0;
-        boolean told = isToldBelowHead(index, cues, from);
+        boolean told = isToldBelowHead(index, from);
         fit -= told ? CLEAR : 0;
         boolean typeHead = cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && !told;
         fit += typeHead ? CLEAR + LEANING : 0;
         // Where one type after another has its head, the first of them has one too.
         fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
-        fit += typeHeads > 1 && isOverGroup(index, cues) ? CLEAR + LEANING : 0;
+        fit += typeHeads > 1 && isOverGroup(index) ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.GROUP_HEAD) && !told ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
-        fit += isLabelledHead(index, cues) || isDirection(index, cues)
+        fit += isLabelledHead(index) || isDirection(index)
                 ? SURE + LEANING
                 : habits.headings().contains(index) ? CLEAR : 0;
         fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += cues.is(Trait.RANGE_ONLY) ? SURE : 0;
-        fit += isBoldHead(index, cues) ? CLEAR : 0;
+        fit += isBoldHead(index) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
-        fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index, cues)) || cues.is(Trait.GAP) ? CLEAR : 0;
+        fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index)) || cues.is(Trait.GAP) ? CLEAR : 0;
         fit -= cues.is(Trait.PASSAGE_HEAD) ? SURE : 0;
         fit -= around.loneHeads().contains(index) ? 2 * SURE : 0;
         fit -= index == topHead ? SURE : 0;
@@ -130,12 +132,13 @@ final class HeadScorer {
         fit -= index == 0 && typeHeads < 2 && cues.is(Trait.TYPE_HEAD) ? CLEAR + LEANING : 0;
         fit -= from.option() == Step.BEFORE_TITLE ? cues.is(Trait.SCHOOL_WORD) ? CLEAR + LEANING : LEANING : 0;
         fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
-        fit -= around.optionLabel(cues).isPresent() ? CLEAR : 0;
+        fit -= around.optionLabel(index).isPresent() ? CLEAR : 0;
         return fit - (around.isNextStem(index) ? SURE : 0);
     }
 
     /** "Circle T or F.", "More than one answer is right." right below a head and above a number tells what to do there. */
-    private boolean isToldBelowHead(int index, Cues cues, Step from) {
+    private boolean isToldBelowHead(int index, Step from) {
+        Cues cues = all.get(index);
         return from.role() == Role.SECTION
                 && cues.is(Trait.ENDS_SENTENCE)
                 && cues.labels().isEmpty()
@@ -155,9 +158,11 @@ final class HeadScorer {
                 || habits.headings().contains(index);
     }
 
-    double instruction(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
+    double instruction(int index, Step from, Step to) {
+        Cues cues = all.get(index);
+        Optional<Cues> before = around.above(index);
         double fit = -CLEAR;
-        fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(index, cues, from) ? CLEAR : 0;
+        fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(index, from) ? CLEAR : 0;
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
         fit += cues.is(Trait.LEGEND) ? SURE : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
@@ -167,26 +172,28 @@ final class HeadScorer {
         fit += forAll ? SLIGHT + SLIGHT : 0;
         fit += to.more() ? LEANING + around.flow(index) : 0;
         fit -= from.inQuestion() ? CLEAR : 0;
-        boolean asks = cues.is(Trait.QUESTION_MARK) && !isToldBelowHead(index, cues, from);
+        boolean asks = cues.is(Trait.QUESTION_MARK) && !isToldBelowHead(index, from);
         fit -= asks || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
-        fit -= cues.sign().isPresent() || isLabelledHead(index, cues) ? CLEAR : 0;
+        fit -= cues.sign().isPresent() || isLabelledHead(index) ? CLEAR : 0;
         fit -= around.loneHeads().contains(index) ? SURE : 0;
-        return fit - (around.isNextStem(index) || around.optionLabel(cues).isPresent() ? SURE : 0);
+        return fit - (around.isNextStem(index) || around.optionLabel(index).isPresent() ? SURE : 0);
     }
 
     /** A line in bold right above a number, or above what is to be done there, between lines that are not, heads what follows. */
-    private boolean isBoldHead(int index, Cues cues) {
+    private boolean isBoldHead(int index) {
+        Cues cues = all.get(index);
         return !boldStems
                 && cues.is(Trait.BOLD)
                 && cues.labels().isEmpty()
-                && (around.isNextStem(index + 1) || isOverGroup(index, cues))
+                && (around.isNextStem(index + 1) || isOverGroup(index))
                 && index > 0
                 && !all.get(index - 1).is(Trait.BOLD);
     }
 
     /** Behind a gap a line without a full stop, and below it a number, the text for some, or a sentence of what to do and a number. */
-    private boolean isOverGroup(int index, Cues cues) {
+    private boolean isOverGroup(int index) {
+        Cues cues = all.get(index);
         // Below the line for a name nothing belongs to the title.
         boolean belowTitle = index > Surroundings.LAST_TITLE_PLACE
                 || index > 0 && all.get(index - 1).is(Trait.FILL_IN);
@@ -210,19 +217,21 @@ final class HeadScorer {
     }
 
     /** "II. Multiple choice", "B. Words" in a series of such heads. */
-    private boolean isLabelledHead(int index, Cues cues) {
+    private boolean isLabelledHead(int index) {
+        Cues cues = all.get(index);
         return habits.headings().contains(index)
-                && around.optionLabel(cues).isEmpty()
+                && around.optionLabel(index).isEmpty()
                 && (ListHeads.isDashed(cues.text())
                         || cues.labels().stream()
                                 .anyMatch(label -> label.kind() == Label.Kind.ROMAN
                                         || label.kind() == Label.Kind.LETTER
                                         || label.shape().equals(LabelFinder.DECIMAL_SHAPE)
                                         || label.kind() == Label.Kind.NUMBER
-                                                && (!around.hasStemLabel(cues) || !around.isNextStem(index))));
+                                                && (!around.hasStemLabel(index) || !around.isNextStem(index))));
     }
 
-    private boolean isDirection(int index, Cues cues) {
+    private boolean isDirection(int index) {
+        Cues cues = all.get(index);
         return habits.headings().contains(index)
                 && HabitFinder.DIRECTIONS.matcher(cues.text()).lookingAt();
     }

@@ -26,11 +26,13 @@ final class OptionScorer {
         this.around = around;
     }
 
-    double option(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
+    double option(int index, Step from, Step to) {
+        Cues cues = all.get(index);
+        Optional<Cues> before = around.above(index);
         if (around.isAboveAll(index)) {
             return -SURE;
         }
-        Optional<Label> label = around.optionLabel(cues);
+        Optional<Label> label = around.optionLabel(index);
         boolean ticked = isTicked(cues);
         double fit;
         if (label.isPresent()) {
@@ -39,7 +41,7 @@ final class OptionScorer {
         } else if (ticked) {
             fit = CLEAR;
         } else {
-            fit = bareOption(index, cues, before, from);
+            fit = bareOption(index, from);
             // Boxes and bullets begin with the first option, not with the second.
             boolean boxesBelow = index + 1 < all.size() && isTicked(all.get(index + 1));
             fit -= from.option() == 0 && boxesBelow && cues.sign().isEmpty() ? CLEAR + LEANING : 0;
@@ -86,7 +88,9 @@ final class OptionScorer {
     }
 
     /** An option without letter or bullet: a line of its own right below its question or the option above. */
-    private double bareOption(int index, Cues cues, Optional<Cues> before, Step from) {
+    private double bareOption(int index, Step from) {
+        Cues cues = all.get(index);
+        Optional<Cues> before = around.above(index);
         // A sign beside a line without a letter says that this question's options have none.
         boolean unlettered =
                 isSignedBare(cues) || before.filter(OptionScorer::isSignedBare).isPresent() || isSignedBelow(index);
@@ -106,23 +110,25 @@ final class OptionScorer {
                         .isPresent();
         fit += startsAlike ? SLIGHT : 0;
         // What stands right below a lone number is what is asked.
-        fit -= from.option() == 0 && before.filter(around::isOnlyNumber).isPresent() ? SURE : 0;
+        fit -= from.option() == 0 && index > 0 && around.isOnlyNumber(index - 1) ? SURE : 0;
         fit -= cues.is(Trait.GAP) ? CLEAR : 0;
         boolean stemOpen = from.option() == 0
                 && before.filter(b -> b.is(Trait.ENDS_SENTENCE)).isEmpty();
         fit -= stemOpen && cues.is(Trait.STARTS_LOWER) && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
-        return fit - (around.hasStemLabel(cues) ? SURE : 0);
+        return fit - (around.hasStemLabel(index) ? SURE : 0);
     }
 
     private static boolean isSignedBare(Cues cues) {
         return cues.sign().isPresent() && cues.labels().isEmpty() && cues.lead().isEmpty();
     }
 
-    double goesOn(int index, Cues cues, Optional<Cues> before) {
+    double goesOn(int index) {
+        Cues cues = all.get(index);
+        Optional<Cues> before = around.above(index);
         boolean labelled = habits.lettersOptions()
                 || before.filter(OptionScorer::isTickedBehind).isPresent();
         double fit = labelled ? around.flow(index) : -CLEAR;
-        fit += isBehindBareLetter(cues, before) ? SURE : 0;
+        fit += isBehindBareLetter(index) ? SURE : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= cues.lead().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.BOLD) && before.filter(b -> b.is(Trait.BOLD)).isEmpty() ? LEANING : 0;
@@ -130,13 +136,15 @@ final class OptionScorer {
         fit -= before.flatMap(Cues::sign).isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) || cues.is(Trait.CAPITALS) ? CLEAR : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.POINTS_ONLY) ? SURE : 0;
-        return fit - (around.isNextStem(index) || around.optionLabel(cues).isPresent() ? SURE : 0);
+        return fit - (around.isNextStem(index) || around.optionLabel(index).isPresent() ? SURE : 0);
     }
 
     /** "A)" in a cell of its own, and in the next one what it letters. */
-    private boolean isBehindBareLetter(Cues cues, Optional<Cues> before) {
+    private boolean isBehindBareLetter(int index) {
+        Cues cues = all.get(index);
+        Optional<Cues> before = around.above(index);
         Optional<Cell> cell = cues.line().layout().cell();
-        return before.flatMap(around::optionLabel)
+        return before.flatMap(b -> around.optionLabel(index - 1))
                 .filter(label -> label.end() >= before.get().piece().segment().to())
                 .flatMap(label -> before.get().line().layout().cell())
                 .filter(left -> cell.filter(right -> right.table() == left.table()

@@ -192,8 +192,7 @@ final class RoleAssigner {
         if (isFixed(index)) {
             return 0;
         }
-        Optional<Cues> before = index == 0 ? Optional.empty() : Optional.of(all.get(index - 1));
-        return scorer.score(index, all.get(index), before, from, to);
+        return scorer.score(index, from, to);
     }
 
     /** What asks for the block below it can be nothing else, so it says nothing against a heading above. */

@@ -38,25 +38,27 @@ final class RoleScorer {
     /**
      * The fit of a step.
      *
-     * @param index the piece's place, {@code before} the piece above or empty for the first
+     * @param index the piece's place
+     * @param from the step of the piece above
      */
-    double score(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
+    double score(int index, Step from, Step to) {
+        Cues cues = all.get(index);
+        Optional<Cues> before = around.above(index);
         double fit = lessons.weight(cues, to) + offBody(cues, to);
         return fit
                 + switch (to.role()) {
-                    case TITLE -> heads.title(index, cues);
-                    case SECTION -> heads.section(index, cues, from);
-                    case INSTRUCTION -> heads.instruction(index, cues, before, from, to);
-                    case STIMULUS -> stimulus(index, cues, before, from, to);
-                    case STEM -> to.more() ? goesOn(index, cues, before, from) : stem(index, cues, from);
-                    case OPTION ->
-                        to.more() ? options.goesOn(index, cues, before) : options.option(index, cues, before, from, to);
-                    case KEY -> announced(index, cues, before, to, Announces.KEY, Announces.MODEL);
-                    case FEEDBACK -> announced(index, cues, before, to, Announces.FEEDBACK);
-                    case HINT -> announced(index, cues, before, to, Announces.HINT);
+                    case TITLE -> heads.title(index);
+                    case SECTION -> heads.section(index, from);
+                    case INSTRUCTION -> heads.instruction(index, from, to);
+                    case STIMULUS -> stimulus(index, from, to);
+                    case STEM -> to.more() ? goesOn(index, from) : stem(index, from);
+                    case OPTION -> to.more() ? options.goesOn(index) : options.option(index, from, to);
+                    case KEY -> announced(index, to, Announces.KEY, Announces.MODEL);
+                    case FEEDBACK -> announced(index, to, Announces.FEEDBACK);
+                    case HINT -> announced(index, to, Announces.HINT);
                     case POINTS -> cues.is(Trait.POINTS_ONLY) ? SURE : -SURE;
                     case FIGURE -> cues.is(Trait.FIGURE_ONLY) ? SURE : -2 * SURE;
-                    case ASIDE -> aside(index, cues, from);
+                    case ASIDE -> aside(index, from);
                     case PAIR, WORDS, ROW -> -SURE;
                 };
     }
@@ -65,7 +67,9 @@ final class RoleScorer {
         return cues.is(Trait.OFF_BODY) && to.role() != Role.ASIDE ? -2 * SURE : 0;
     }
 
-    private double stimulus(int index, Cues cues, Optional<Cues> before, Step from, Step to) {
+    private double stimulus(int index, Step from, Step to) {
+        Cues cues = all.get(index);
+        Optional<Cues> before = around.above(index);
         double fit = -CLEAR;
         boolean announced = cues.is(Trait.PASSAGE_WORD) || cues.is(Trait.RANGE);
         fit -= from.inQuestion() && !announced ? CLEAR : 0;
@@ -103,17 +107,18 @@ final class RoleScorer {
         fit -= heads.isDirections(index) ? CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         // "A  When a worker …", "B  If the flowers …": lettered paragraphs above the first number are a passage.
-        boolean option = around.optionLabel(cues).isPresent()
+        boolean option = around.optionLabel(index).isPresent()
                 && !(around.isAboveAll(index) && cues.text().length() > Surroundings.FULL_LINE);
         return fit - (around.isNextStem(index) || option ? SURE : 0);
     }
 
-    private double stem(int index, Cues cues, Step from) {
+    private double stem(int index, Step from) {
+        Cues cues = all.get(index);
         double fit = 0;
         if (around.isNextStem(index) || around.loneHeads().contains(index)) {
             fit += SURE;
         } else if (habits.numbersStems()) {
-            fit -= habits.listed().contains(index) ? SURE : around.hasStemLabel(cues) ? SLIGHT : CLEAR + SLIGHT;
+            fit -= habits.listed().contains(index) ? SURE : around.hasStemLabel(index) ? SLIGHT : CLEAR + SLIGHT;
         } else {
             fit += cues.spaceBefore() > 0 ? LEANING : -CLEAR;
             fit += cues.is(Trait.GAP) ? LEANING : 0;
@@ -123,7 +128,7 @@ final class RoleScorer {
         fit -= index < around.firstChained() && !cues.is(Trait.QUESTION_MARK) ? SURE : 0;
         fit += cues.margin().isPresent() ? CLEAR : 0;
         fit -= notStem(cues);
-        fit -= around.optionLabel(cues).isPresent() && !around.isNextStem(index) ? SURE : 0;
+        fit -= around.optionLabel(index).isPresent() && !around.isNextStem(index) ? SURE : 0;
         fit -= from.option() == 1 ? LEANING : 0;
         fit -= from.option() == 0 && !habits.numbersStems() ? LEANING + SLIGHT : 0;
         fit -= from.option() == Step.BEFORE_TITLE && !around.isNextStem(index) ? LEANING : 0;
@@ -143,7 +148,9 @@ final class RoleScorer {
         return against + (cues.is(Trait.STARTS_LOWER) && cues.labels().isEmpty() ? CLEAR : 0);
     }
 
-    private double goesOn(int index, Cues cues, Optional<Cues> before, Step from) {
+    private double goesOn(int index, Step from) {
+        Cues cues = all.get(index);
+        Optional<Cues> before = around.above(index);
         double fit = -SLIGHT;
         boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE)).isPresent();
         boolean onlyNumber = around.isBelowBareNumber(index);
@@ -158,7 +165,7 @@ final class RoleScorer {
         // What stands right above the first letter is what is asked.
         boolean aboveFirst = from.option() == 0
                 && index + 1 < all.size()
-                && around.optionLabel(all.get(index + 1))
+                && around.optionLabel(index + 1)
                         .filter(next -> next.ordinal() == 1)
                         .isPresent();
         fit += aboveFirst && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
@@ -176,17 +183,19 @@ final class RoleScorer {
         boolean answered = from.role() == Role.KEY || from.role() == Role.FEEDBACK || from.role() == Role.HINT;
         fit -= answered ? CLEAR : 0;
         // "I." is no option where A to H have not been.
-        boolean option = around.optionLabel(cues)
+        boolean option = around.optionLabel(index)
                 .filter(label -> label.ordinal() - from.option() <= WIDEST_GAP)
                 .isPresent();
         return fit - (around.isNextStem(index) || option || around.bareOptions().contains(index) ? SURE : 0);
     }
 
-    private double announced(int index, Cues cues, Optional<Cues> before, Step to, Announces... kinds) {
+    private double announced(int index, Step to, Announces... kinds) {
+        Cues cues = all.get(index);
+        Optional<Cues> before = around.above(index);
         if (to.more()) {
             double fit =
                     around.flow(index) - (cues.spaceBefore() > 0 || cues.lead().isPresent() ? CLEAR : 0);
-            return fit - (around.isNextStem(index) || around.optionLabel(cues).isPresent() ? SURE : SLIGHT);
+            return fit - (around.isNextStem(index) || around.optionLabel(index).isPresent() ? SURE : SLIGHT);
         }
         if (to.role() == Role.KEY && cues.is(Trait.LONE_JUDGEMENT) && to.option() == 0) {
             return SURE;
@@ -199,10 +208,11 @@ final class RoleScorer {
         return -SURE;
     }
 
-    private double aside(int index, Cues cues, Step from) {
+    private double aside(int index, Step from) {
+        Cues cues = all.get(index);
         boolean furniture = cues.is(Trait.WRITING_LINE) || cues.is(Trait.RULE) || cues.is(Trait.OFF_BODY);
         double fit = furniture ? 0 : from.inQuestion() ? -LEANING : SLIGHT;
-        fit += cues.is(Trait.FILL_IN) && !around.hasStemLabel(cues) ? SURE : 0;
+        fit += cues.is(Trait.FILL_IN) && !around.hasStemLabel(index) ? SURE : 0;
         fit += cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0;
         fit += cues.is(Trait.OFF_BODY) ? 2 * SURE : 0;
         boolean ends = cues.is(Trait.END_WORD) && from.option() != Step.BEFORE_TITLE;
@@ -212,7 +222,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.FIGURE_ONLY) ? LEANING : 0;
         // Nothing stands between a passage and its questions but more of it.
         fit -= from.role() == Role.STIMULUS && !furniture ? LEANING : 0;
-        return fit - (around.isNextStem(index) || around.optionLabel(cues).isPresent() ? CLEAR : 0);
+        return fit - (around.isNextStem(index) || around.optionLabel(index).isPresent() ? CLEAR : 0);
     }
 
     /** What it costs to end the document there: where no question is numbered, a last line without options is none. */

@@ -1,8 +1,7 @@
 package org.tidyleaf.reading;
 
-import java.util.IdentityHashMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.reading.Cues.Announces;
@@ -27,8 +26,10 @@ final class Surroundings {
     private final Set<Integer> loneHeads;
     private final Set<Integer> bareOptions;
     private final int firstChained;
-    private final Map<Cues, Boolean> stemLabels = new IdentityHashMap<>();
-    private final Map<Cues, Optional<Label>> optionLabels = new IdentityHashMap<>();
+    private final boolean[] stemLabel;
+    private final List<Optional<Label>> optionLabels = new ArrayList<>();
+    private final boolean[] chained;
+    private final boolean[] onlyNumber;
     private final double[] flow;
     private final boolean[] wrappedGap;
     private final boolean[] belowBareNumber;
@@ -46,12 +47,17 @@ final class Surroundings {
                 .filter(i -> i < numbered)
                 .min()
                 .orElse(numbered);
+        stemLabel = new boolean[all.size()];
+        chained = new boolean[all.size()];
+        onlyNumber = new boolean[all.size()];
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
-            stemLabels.put(cues, habits.stemLabel(cues).isPresent());
+            stemLabel[i] = habits.stemLabel(cues).isPresent();
+            chained[i] = habits.chained().contains(i);
+            onlyNumber[i] = isOnlyNumber(cues);
             // What is a part or a head for certain offers nothing, though options elsewhere are lettered like it.
             boolean other = habits.parts().contains(i) || habits.headings().contains(i);
-            optionLabels.put(cues, other ? Optional.empty() : habits.optionLabel(cues));
+            optionLabels.add(other ? Optional.empty() : habits.optionLabel(cues));
         }
         flow = new double[all.size()];
         wrappedGap = new boolean[all.size()];
@@ -109,16 +115,27 @@ final class Surroundings {
         return pairOver[index];
     }
 
-    boolean hasStemLabel(Cues cues) {
-        return stemLabels.getOrDefault(cues, false);
+    /** The piece above; empty for the first. */
+    Optional<Cues> above(int index) {
+        return index == 0 ? Optional.empty() : Optional.of(all.get(index - 1));
     }
 
-    Optional<Label> optionLabel(Cues cues) {
-        return optionLabels.getOrDefault(cues, Optional.empty());
+    boolean hasStemLabel(int index) {
+        return stemLabel[index];
     }
 
+    Optional<Label> optionLabel(int index) {
+        return optionLabels.get(index);
+    }
+
+    /** Whether its number goes on from that of the question above; false behind the last piece. */
     boolean isNextStem(int index) {
-        return habits.chained().contains(index);
+        return index < chained.length && chained[index];
+    }
+
+    /** Whether there is nothing but a question's number, with its points perhaps. */
+    boolean isOnlyNumber(int index) {
+        return onlyNumber[index];
     }
 
     /** Where questions are numbered, nothing above the first number is an option of one. */
@@ -126,7 +143,7 @@ final class Surroundings {
         return habits.numbersStems() && index < firstChained;
     }
 
-    boolean isOnlyNumber(Cues cues) {
+    private boolean isOnlyNumber(Cues cues) {
         return habits.stemLabel(cues)
                 .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
                 .filter(text -> text.isEmpty() || PointsFinder.isPointsOnly(text))
@@ -136,11 +153,11 @@ final class Surroundings {
     private boolean findBareNumberAbove(int index) {
         int above = index - 1;
         while (above > 0
-                && !isOnlyNumber(all.get(above))
+                && !onlyNumber[above]
                 && (all.get(above).announces(Announces.LABEL) || all.get(above).is(Trait.POINTS_ONLY))) {
             above--;
         }
-        return above >= 0 && isOnlyNumber(all.get(above));
+        return above >= 0 && onlyNumber[above];
     }
 
     private boolean isTopLine(Cues cues) {
