@@ -12,6 +12,8 @@ final class HtmlLists {
     private static final Pattern COUNTER = Pattern.compile(
             "content\\s*:\\s*(?:[\"']([^\"']{0,20})[\"'])?\\s*counter\\([^,)]+(?:,\\s*([\\w-]+))?\\s*\\)\\s*(?:[\"']([^\"']{0,20})[\"'])?");
 
+    static final String BULLET = "\u2022";
+
     private final Element list;
     private final String type;
     private final boolean ordered;
@@ -47,7 +49,7 @@ final class HtmlLists {
         String own = type(item, type);
         return switch (own) {
             case "none" -> "";
-            case "disc", "circle", "square" -> "\u2022";
+            case "disc", "circle", "square" -> BULLET;
             default -> print(printed, own) + ".";
         };
     }

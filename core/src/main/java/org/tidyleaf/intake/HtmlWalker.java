@@ -183,7 +183,13 @@ final class HtmlWalker {
             HtmlLook own = look.with(item);
             if (item.normalName().equals("li")) {
                 pendingLabel = labels.label(item);
+                String label = pendingLabel;
                 block(item, own, true);
+                if (!label.isEmpty() && !label.equals(HtmlLists.BULLET) && pendingLabel.equals(label)) {
+                    // A number without words is printed all the same.
+                    begin();
+                    end("");
+                }
                 pendingLabel = "";
             } else {
                 element(item, own);

@@ -30,8 +30,10 @@ final class SheetDates {
             "lis",
             "dez|dic|d\u00e9c|gru");
 
-    private static final Pattern DAY_MONTH = Pattern.compile("(\\d{1,2})[-. /]{1,2}(\\p{L}{3,4})\\.?");
-    private static final Pattern MONTH_DAY = Pattern.compile("(\\p{L}{3,4})\\.?[-. /](\\d{1,2})");
+    /** "5-Mar", "05/mar", "5. Mrz" as spreadsheets show it; "12 June" was typed by a person. */
+    private static final Pattern DAY_MONTH = Pattern.compile("(\\d{1,2})(?:[-/]|\\.\\s?)(\\p{L}{3,4})\\.?");
+
+    private static final Pattern MONTH_DAY = Pattern.compile("(\\p{L}{3,4})\\.?[-/](\\d{1,2})");
 
     private SheetDates() {}
 

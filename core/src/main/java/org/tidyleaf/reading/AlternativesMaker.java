@@ -24,6 +24,8 @@ final class AlternativesMaker {
     /** "is long / longer than": single words with a stroke between. */
     private static final Pattern SLASHED = Pattern.compile("[\\p{L}'\u2019]+(?:\\s/\\s[\\p{L}'\u2019]+)+");
 
+    private static final Pattern STATEMENT_AROUND = Pattern.compile("\\p{Lu}[^.?!]*\\([^()]*\\)\\s\\p{Ll}[^.?!]*\\.");
+
     private static final int FEWEST_LISTED = 3;
     private static final int LONGEST_LISTED = 30;
     private static final Pattern CHOOSE = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("pick") + "\\b");
@@ -153,16 +155,24 @@ final class AlternativesMaker {
                 key.text().map(String::strip).map(words::indexOf).orElseGet(() -> setApart(particulars.stem(), words));
         boolean asked = CHOOSE.matcher(said).find()
                 || CHOOSE.matcher(particulars.stem().plain()).find();
-        // Nobody brackets three words or more for another reason.
+        // Nobody brackets three words or more for another reason, nor two in the middle of a statement.
         Matcher brackets = BRACKETS.matcher(particulars.stem().plain());
-        boolean offered = words.size() >= FEWEST_LISTED
-                && brackets.find()
-                && brackets.group().startsWith("(");
+        boolean offered = brackets.find()
+                && brackets.group().startsWith("(")
+                && (words.size() >= FEWEST_LISTED
+                        || areTwoWordsWithin(particulars.stem().plain(), words));
         boolean chosen = right >= 0 || key.text().isEmpty() && (asked || offered);
         if (!chosen || words.contains("")) {
             return Optional.empty();
         }
         return Optional.of(new SingleChoice(particulars, options(words), right < 0 ? Set.of() : Set.of(right)));
+    }
+
+    /** "Honey is (heavier / lighter) than water.": a statement that goes on behind two single words. */
+    private static boolean areTwoWordsWithin(String stem, List<String> words) {
+        return STATEMENT_AROUND.matcher(stem).matches()
+                && words.stream().noneMatch(word -> word.indexOf(' ') >= 0)
+                && !Vocabulary.ALL.mentions(Words.of(stem), "explain");
     }
 
     private static List<Option> options(List<String> words) {

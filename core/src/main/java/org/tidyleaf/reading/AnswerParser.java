@@ -46,6 +46,10 @@ final class AnswerParser {
         if (!byText.isEmpty()) {
             return byText;
         }
+        Set<Integer> bySeveralTexts = bySeveralTexts(words, texts);
+        if (!bySeveralTexts.isEmpty()) {
+            return bySeveralTexts;
+        }
         String answer =
                 RUN.matcher(words).matches() ? String.join(" ", words.strip().split("")) : words;
         boolean letters = LETTERS.matcher(answer).matches();
@@ -55,7 +59,7 @@ final class AnswerParser {
             // "B. 10" looks like two letters until the second proves to be no label.
             return byLetters(both.group(1), labels);
         }
-        return letters ? byLetters : bySeveralTexts(answer, texts);
+        return byLetters;
     }
 
     private static Set<Integer> byText(String answer, List<String> texts) {

@@ -73,13 +73,15 @@ final class BareOptions {
 
     private static List<List<Integer>> groups(List<Cues> all, Habits habits) {
         List<List<Integer>> groups = new ArrayList<>();
+        Set<Integer> clozes = ClozeNumbers.find(all, habits);
         for (int stem : habits.chained()) {
             if (hasGap(all.get(stem))) {
                 continue;
             }
             List<Integer> group = new ArrayList<>();
             // Below a lone number stands first what is asked.
-            int i = isOnlyNumber(all.get(stem), habits) ? stem + 2 : stem + 1;
+            boolean askedBelow = isOnlyNumber(all.get(stem), habits) && !clozes.contains(stem);
+            int i = askedBelow ? stem + 2 : stem + 1;
             while (i < all.size() && all.get(i).is(Trait.FIGURE_ONLY)) {
                 i++;
             }
@@ -109,7 +111,8 @@ final class BareOptions {
         return stem.is(Trait.GAP) && ProseMaker.gapsIn(text.substring(0, end)) > 0;
     }
 
-    private static boolean isOnlyNumber(Cues cues, Habits habits) {
+    /** Whether there is nothing but a question's number, with its points perhaps. */
+    static boolean isOnlyNumber(Cues cues, Habits habits) {
         return habits.stemLabel(cues)
                 .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
                 .filter(text -> text.isEmpty() || PointsFinder.only(text).isPresent())

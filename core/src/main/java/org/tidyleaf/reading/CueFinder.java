@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Lead;
 import org.tidyleaf.reading.Cues.Margin;
@@ -179,6 +181,7 @@ final class CueFinder {
         WrappedWords.mark(all);
         AnswerLetters.mark(all);
         PairKeys.mark(all);
+        PointsAlone.mark(all);
         FilledMarks.mark(all);
         FarLetters.mark(all);
         OddSigns.mark(all);
@@ -198,10 +201,7 @@ final class CueFinder {
         for (int i = all.size() - 1; i >= 0; i--) {
             Cues cues = all.get(i);
             if (cues.is(Trait.CLOZE)) {
-                List<Integer> gaps = CLOZE.matcher(cues.text())
-                        .results()
-                        .map(gap -> Integer.parseInt(gap.group(1)))
-                        .toList();
+                Set<Integer> gaps = numberedGaps(cues.text());
                 long asked = gaps.stream().filter(below::contains).count();
                 if (asked * 2 < gaps.size()) {
                     cues.traits().remove(Trait.CLOZE);
@@ -211,6 +211,14 @@ final class CueFinder {
                     .filter(label -> label.kind() == Label.Kind.NUMBER)
                     .forEach(label -> below.add(label.ordinal()));
         }
+    }
+
+    /** The numbers of the gaps in a text, "(5) ____". */
+    static Set<Integer> numberedGaps(String text) {
+        return CLOZE.matcher(text)
+                .results()
+                .map(gap -> Integer.parseInt(gap.group(1)))
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     private static void markLoneJudgements(List<Cues> all) {

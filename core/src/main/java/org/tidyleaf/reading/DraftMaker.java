@@ -33,6 +33,10 @@ final class DraftMaker {
     private final int[] owners;
     private String title = "";
     private Optional<Draft> open = Optional.empty();
+
+    /** What is to be done, said right above a passage. */
+    private final List<Cues> told = new ArrayList<>();
+
     private final List<Draft.OptionDraft> offered = new ArrayList<>();
 
     private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
@@ -92,6 +96,9 @@ final class DraftMaker {
     private void take(int index, Assigned piece) {
         Cues cues = piece.cues();
         Step step = piece.step();
+        if (step.role() != Role.INSTRUCTION && step.role() != Role.STIMULUS) {
+            told.clear();
+        }
         switch (step.role()) {
             case TITLE -> title = titleIn(cues.text());
             case SECTION -> {
@@ -102,10 +109,18 @@ final class DraftMaker {
             case INSTRUCTION -> {
                 open = Optional.empty();
                 sections.instruct(cues);
+                // Among questions that are in no section it would be shown nowhere.
+                if (sections.all().isEmpty() && !questions.isEmpty()) {
+                    told.add(cues);
+                }
             }
             case STIMULUS -> {
                 open = Optional.empty();
-                passages.add(cues, step.more(), sections.last());
+                told.add(cues);
+                for (int i = 0; i < told.size(); i++) {
+                    passages.add(told.get(i), step.more() || i > 0, sections.last());
+                }
+                told.clear();
             }
             case STEM -> stem(index, piece);
             case FIGURE -> figure(index, piece);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.tidyleaf.reading.Cues.Trait;
@@ -18,6 +19,9 @@ final class HeadScorer {
     private static final double SLIGHT = RoleScorer.SLIGHT;
 
     private static final int LONGEST_TITLE = 70;
+
+    private static final Pattern NAME_WITH_POINTS =
+            Pattern.compile("\\p{Lu}[\\p{L}-]*(?:\\s[\\p{L}-]+){0,3}\\s*[(\\[][^()\\[\\]]+[)\\]]");
 
     private final List<Cues> all;
     private final Habits habits;
@@ -101,6 +105,7 @@ final class HeadScorer {
         // Where one type after another has its head, the first of them has one too.
         fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
         fit += typeHeads > 1 && isOverGroup(index) ? CLEAR + LEANING : 0;
+        fit += isNameWithPoints(cues) ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.GROUP_HEAD) && !told ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += isLabelledHead(index) || isDirection(index)
@@ -134,6 +139,14 @@ final class HeadScorer {
         fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
         fit -= around.optionLabel(index).isPresent() ? CLEAR : 0;
         return fit - (around.isNextStem(index) ? SURE : 0);
+    }
+
+    /** "Essay (2 points each)": a name, and in brackets what each of its questions is worth. */
+    private static boolean isNameWithPoints(Cues cues) {
+        return cues.is(Trait.POINTS_EACH)
+                && !cues.is(Trait.INSTRUCTION_WORD)
+                && cues.labels().isEmpty()
+                && NAME_WITH_POINTS.matcher(cues.text()).matches();
     }
 
     /** "Circle T or F.", "More than one answer is right." right below a head and above a number tells what to do there. */

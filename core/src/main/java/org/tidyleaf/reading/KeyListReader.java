@@ -27,7 +27,7 @@ final class KeyListReader {
             Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
     private static final Pattern NUMBER = Pattern.compile(
             "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
-                    + ")\\.?\\s*)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,]|$)|(?=(?-i:[A-Z]\\b)))\\s*",
+                    + ")\\.?\\s?)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,]|$)|(?=(?-i:[A-Z]\\b)))\\s*",
             Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
 
     /** "Q4 5 (five)   Q5 egg": where numbers have their word before them, bare ones are answers. */

@@ -11,11 +11,11 @@ import java.util.regex.Pattern;
 final class LabelFinder {
 
     private static final String OPEN = "[(\\[]";
-    private static final String CLOSE = "\\.\\)|\\.\\s?[-\u2013](?=\\s|$)|[.):\\]]|/(?=\\s)|\\s?[-\u2013](?=\\s)";
+    private static final String CLOSE = "\\.\\)|\\.\\s?[-\u2013](?=\\s|$)|[.):\\]]|/(?=\\s)|\\s?[-\u2013](?=\\s|$)";
 
-    /** "Question 2 of 12". */
+    /** "Question 2 of 12", "3/20"; "#6 /2" is worth two points. */
     private static final String OF_ALL =
-            "\\s+(?:of|out of|von|de|sur|di|van|z)\\s+\\d{1,3}|\\s?/\\s?\\d{1,3}(?=\\s|:|$)";
+            "\\s+(?:of|out of|von|de|sur|di|van|z)\\s+\\d{1,3}|(?:/|\\s/\\s)\\d{1,3}(?=\\s|:|$)";
 
     private static final Pattern NUMBER = numbers("#");
     private static final Pattern WORDED_NUMBER = numbers(Vocabulary.ALL.either("question"));

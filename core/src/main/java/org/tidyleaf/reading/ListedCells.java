@@ -8,12 +8,16 @@ import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Source;
 
-/** A column headed "Options" with all of a question in one cell, "wax | honey | pollen", parted alike in every row. */
+/**
+ * A column headed "Options" with all of a question in one cell, "wax | honey | pollen", parted alike in every row; in a cell of
+ * several lines each line is an option.
+ */
 final class ListedCells {
 
     private record Column(int table, int column) {}
 
     private final Set<Column> columns = new HashSet<>();
+    private final Set<Cell> severalLines = new HashSet<>();
 
     ListedCells(Source source) {
         Set<Column> headed = source.lines().stream()
@@ -24,6 +28,11 @@ final class ListedCells {
                 .map(ListedCells::column)
                 .collect(Collectors.toSet());
         columns.addAll(headed);
+        Set<Cell> seen = new HashSet<>();
+        source.lines().stream()
+                .flatMap(line -> line.layout().cell().stream())
+                .filter(cell -> !seen.add(cell))
+                .forEach(severalLines::add);
     }
 
     private static Column column(Line line) {
@@ -34,7 +43,10 @@ final class ListedCells {
     /** One piece for each option, without what parts them; empty where the line is no such cell. */
     List<Piece> pieces(Line line) {
         boolean listed = !columns.isEmpty()
-                && line.layout().cell().filter(cell -> cell.row() > 0).isPresent()
+                && line.layout()
+                        .cell()
+                        .filter(cell -> cell.row() > 0 && !severalLines.contains(cell))
+                        .isPresent()
                 && columns.contains(column(line));
         return listed ? ListedOptions.parted(line, 0) : List.of();
     }

@@ -130,7 +130,7 @@ final class NestedParts {
                 .filter(label -> label.kind() == Label.Kind.NUMBER)
                 .map(label -> cues.line().text().substring(label.end(), to).strip())
                 .anyMatch(behind -> behind.isEmpty()
-                        || PointsFinder.isPointsOnly(behind)
+                        || PointsFinder.only(behind).isPresent()
                         || behind.matches("[(\\[]\\d{1,3}[)\\]]"));
     }
 

@@ -3,8 +3,10 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -18,7 +20,14 @@ final class Passages {
     private final List<Passage> passages = new ArrayList<>();
 
     /** A passage and the printed numbers it is for; without numbers it is for all questions up to the next section. */
-    private record Passage(List<Segment> segments, Optional<int[]> range, int section) {
+    private record Passage(List<Segment> segments, Optional<int[]> range, int section, StringBuilder text) {
+
+        /** The numbers of its gaps. */
+        Set<String> gaps() {
+            return CueFinder.numberedGaps(text.toString()).stream()
+                    .map(String::valueOf)
+                    .collect(Collectors.toSet());
+        }
 
         int firstLine() {
             return segments.get(0).line();
@@ -34,13 +43,15 @@ final class Passages {
     void add(Cues cues, boolean more, int section) {
         if (more && !passages.isEmpty()) {
             passages.get(passages.size() - 1).segments().add(cues.piece().segment());
+            passages.get(passages.size() - 1).text().append(' ').append(cues.text());
             return;
         }
         Matcher matcher = RANGE.matcher(cues.text());
         Optional<int[]> range = matcher.find()
                 ? Optional.of(new int[] {Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))})
                 : Optional.empty();
-        passages.add(new Passage(new ArrayList<>(List.of(cues.piece().segment())), range, section));
+        passages.add(new Passage(
+                new ArrayList<>(List.of(cues.piece().segment())), range, section, new StringBuilder(cues.text())));
     }
 
     /** Says to each question which passage it is about. */
@@ -86,11 +97,23 @@ final class Passages {
         return !digits.isEmpty() && Integer.parseInt(digits) >= range[0] && Integer.parseInt(digits) <= range[1];
     }
 
-    /** A passage stands for the rest of its section; one above all sections for all of them, up to the next passage. */
+    /**
+     * A passage stands for the rest of its section; one above all sections for all of them, up to the next passage. Where there
+     * are no sections, one with numbered gaps is for the questions of these numbers.
+     */
     private boolean follows(Draft draft, Passage passage, List<Draft> questions) {
         int line = passage.firstLine();
         if (draft.firstLine() <= line) {
             return false;
+        }
+        Set<String> gaps = passage.gaps();
+        boolean asked = gaps.size() > 1
+                && questions.stream()
+                        .map(Passages::digits)
+                        .collect(Collectors.toSet())
+                        .containsAll(gaps);
+        if (draft.section < 0 && asked) {
+            return gaps.contains(digits(draft));
         }
         boolean aboveAll = passage.section() < 0
                 && questions.stream().noneMatch(question -> question.section < 0)

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Reads what a test says about points: "(2 points)", "[1]", "2 marks each", "Each question is worth 1 point". */
 final class PointsFinder {
@@ -15,6 +16,11 @@ final class PointsFinder {
 
     private static final Pattern ONLY = Vocabulary.pattern(
             "[(\\[]?\\s*(?:" + NUMBER + "\\s*" + WORD + "\\.?|" + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");
+    /** "- 2 points", "(___/2)", "/2" and nothing else: forms that are points only in their place. */
+    private static final Pattern ALONE = Vocabulary.pattern("[-\u2013\u2014]\\s+" + NUMBER + "\\s*" + WORD
+            + "\\.?|[(\\[]?\\s*(?:_{2,20}|\\.{3,20}|\u2026{1,8})?\\s*/\\s*(\\d{1,2})\\s*(?:" + WORD
+            + ")?\\.?\\s*[)\\]]?");
+
     private static final Pattern AT_END = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD
             + "\\.?\\s*[)\\]]|[(\\[]\\s*" + WORD + "\\.?\\s*[:=]?\\s*" + NUMBER
             + "\\s*[)\\]]|(?<=\\S\\s{5,90}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
@@ -80,16 +86,18 @@ final class PointsFinder {
         }
     }
 
+    /** "2 points" and nothing else, whatever stands around it. */
     static boolean isPointsOnly(String text) {
         return ONLY.matcher(text).matches();
     }
 
+    /** The points where they are all of a text that stands where points stand, below or behind what is asked. */
     static Optional<BigDecimal> only(String text) {
-        Matcher matcher = ONLY.matcher(text);
-        Matcher bracketed = AT_END.matcher(text);
-        return matcher.matches()
-                ? Optional.of(number(matcher))
-                : bracketed.matches() ? Optional.of(number(bracketed)) : Optional.empty();
+        return Stream.of(ONLY, AT_END, ALONE)
+                .map(pattern -> pattern.matcher(text))
+                .filter(Matcher::matches)
+                .findFirst()
+                .map(PointsFinder::number);
     }
 
     /** A number and nothing else, as a table's points column has it. */

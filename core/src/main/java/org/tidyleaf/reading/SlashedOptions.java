@@ -43,6 +43,7 @@ final class SlashedOptions {
                 && line.labelEnd() == 0
                 && LINE.matcher(line.text().strip()).matches()
                 && !LABELLED.matcher(line.text()).lookingAt()
+                && !AlternativesMaker.hasBrackets(line.text())
                 && !StemTrimmer.endsWithPair(" " + line.text());
     }
 

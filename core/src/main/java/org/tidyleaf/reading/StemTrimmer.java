@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -361,6 +362,15 @@ final class StemTrimmer {
             draft.pointsPerPair = true;
             return new Segment(
                     segment.line(), segment.from(), segment.from() + each.get().from());
+        }
+        Optional<BigDecimal> alone = draft.stem.isEmpty()
+                ? PointsFinder.only(text.strip())
+                        .or(() -> barePoints ? PointsFinder.bare(text.strip()) : Optional.empty())
+                : Optional.empty();
+        if (alone.isPresent()) {
+            draft.points = alone;
+            draft.pointed = true;
+            return new Segment(segment.line(), segment.to(), segment.to());
         }
         Optional<PointsFinder.Found> found = PointsFinder.beside(text)
                 .or(() -> barePoints

@@ -47,6 +47,7 @@ final class Surroundings {
                 .filter(i -> i < numbered)
                 .min()
                 .orElse(numbered);
+        Set<Integer> clozes = ClozeNumbers.find(all, habits);
         stemLabel = new boolean[all.size()];
         chained = new boolean[all.size()];
         onlyNumber = new boolean[all.size()];
@@ -54,7 +55,7 @@ final class Surroundings {
             Cues cues = all.get(i);
             stemLabel[i] = habits.stemLabel(cues).isPresent();
             chained[i] = habits.chained().contains(i);
-            onlyNumber[i] = isOnlyNumber(cues);
+            onlyNumber[i] = BareOptions.isOnlyNumber(cues, habits) && !clozes.contains(i);
             // What is a part or a head for certain offers nothing, though options elsewhere are lettered like it.
             boolean other = habits.parts().contains(i) || habits.headings().contains(i);
             optionLabels.add(other ? Optional.empty() : habits.optionLabel(cues));
@@ -133,7 +134,7 @@ final class Surroundings {
         return index < chained.length && chained[index];
     }
 
-    /** Whether there is nothing but a question's number, with its points perhaps. */
+    /** Whether there is nothing but a question's number, with its points perhaps, and what is asked stands below. */
     boolean isOnlyNumber(int index) {
         return onlyNumber[index];
     }
@@ -141,13 +142,6 @@ final class Surroundings {
     /** Where questions are numbered, nothing above the first number is an option of one. */
     boolean isAboveAll(int index) {
         return habits.numbersStems() && index < firstChained;
-    }
-
-    private boolean isOnlyNumber(Cues cues) {
-        return habits.stemLabel(cues)
-                .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
-                .filter(text -> text.isEmpty() || PointsFinder.isPointsOnly(text))
-                .isPresent();
     }
 
     private boolean findBareNumberAbove(int index) {

@@ -90,7 +90,8 @@ class NamedPicturesTest {
         "3-May, 3-5",
         "Oct-12, 10-12",
         "05. M\u00e4r, 3-5",
-        "3 mai, 3-5",
+        "3-mai, 3-5",
+        "12 June, ",
         "5-Foo, ",
         "3-5, ",
         "May, "

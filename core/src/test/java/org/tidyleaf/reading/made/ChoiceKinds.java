@@ -64,6 +64,23 @@ final class ChoiceKinds {
         typist.expect(several ? "multiple-choice" : "single-choice", choice.stem(), rest.toString());
     }
 
+    /** "The queen (lay / lays) eggs." */
+    void alternatives(Content.Asked asked) {
+        // Without a word on what is to be done they might be answers that were filled in.
+        boolean square = typist.habits().parts() && typist.habits().gap() == Habits.Gap.BRACKETS;
+        String stem = square ? asked.text().replace('(', '[').replace(')', ']') : asked.text();
+        typist.stem("", stem, "");
+        String right = asked.accepted().get(0);
+        typist.answer(right, "");
+        StringBuilder rest = new StringBuilder();
+        for (String word : asked.text().replaceAll(".*\\(|\\).*", "").split(" / ")) {
+            rest.append("\n    ")
+                    .append(typist.hasKey() && word.equals(right) ? "* " : "- ")
+                    .append(word);
+        }
+        typist.expect("single-choice", stem, rest.toString());
+    }
+
     private List<String> options(Content.Choice choice) {
         List<String> printed = new ArrayList<>();
         for (int i = 0; i < choice.options().size(); i++) {

@@ -27,6 +27,15 @@ final class Content {
     /** A text whose gaps ("_") are filled from a bank with words to spare. */
     record Bank(String stem, String text, List<String> words, List<Integer> key) {}
 
+    /** Statements to tick one column for, each with the place of its column. */
+    record Grid(String stem, List<String> columns, List<String> rows, List<Integer> key) {}
+
+    /** A table whose cells "_" are to be filled, with what belongs in them row by row. */
+    record Cells(String stem, List<List<String>> rows, List<String> accepted) {}
+
+    /** A text whose gaps "(_)" take the numbers of the questions below, which offer words for them. */
+    record Cloze(String stem, String text, List<Choice> choices) {}
+
     /** A question in lettered parts. */
     record Parts(String lead, List<Asked> parts) {}
 }

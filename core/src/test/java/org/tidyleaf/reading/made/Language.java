@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.Map;
 import org.tidyleaf.reading.made.Content.Asked;
 import org.tidyleaf.reading.made.Content.Bank;
+import org.tidyleaf.reading.made.Content.Cells;
 import org.tidyleaf.reading.made.Content.Choice;
+import org.tidyleaf.reading.made.Content.Cloze;
+import org.tidyleaf.reading.made.Content.Grid;
 import org.tidyleaf.reading.made.Content.Number;
 import org.tidyleaf.reading.made.Content.Pairs;
 import org.tidyleaf.reading.made.Content.Parts;
@@ -34,7 +37,13 @@ record Language(
         List<Steps> steps,
         List<Bank> banks,
         List<Passage> passages,
-        List<Parts> parts) {
+        List<Parts> parts,
+        List<Asked> alternatives,
+        List<Asked> marks,
+        List<Asked> manyGaps,
+        List<Grid> grids,
+        List<Cells> tables,
+        List<Cloze> clozes) {
 
     private static final JsonMapper MAPPER = JsonMapper.builder()
             .enable(DeserializationFeature.ACCEPT_SINGLE_VALUE_AS_ARRAY)

@@ -128,7 +128,7 @@ public final class MadeSheet {
         }
         rows.add(heads);
         List<Runnable> all = new ArrayList<>();
-        language.choices().forEach(choice -> all.add(() -> choice(choice)));
+        language.choices().stream().filter(this::canBeParted).forEach(choice -> all.add(() -> choice(choice)));
         language.asked()
                 .forEach(asked ->
                         all.add(() -> written(asked.text(), asked.accepted().get(0), "text-entry")));
@@ -140,6 +140,12 @@ public final class MadeSheet {
         }
         Collections.shuffle(all, random);
         all.subList(0, 6 + random.nextInt(all.size() - 6)).forEach(Runnable::run);
+    }
+
+    /** Nobody parts by commas what has commas within. */
+    private boolean canBeParted(Content.Choice choice) {
+        return columns != Columns.IN_ONE_CELL
+                || choice.options().stream().noneMatch(option -> option.contains(between));
     }
 
     private void choice(Content.Choice choice) {

@@ -27,6 +27,7 @@ public final class MadeTest {
     private final ChoiceKinds choices;
     private final WrittenKinds written;
     private final PairKinds pairs;
+    private final TableKinds tables;
     private final Optional<Page> key;
     private final String ending;
 
@@ -40,6 +41,7 @@ public final class MadeTest {
         choices = new ChoiceKinds(typist);
         written = new WrittenKinds(typist);
         pairs = new PairKinds(typist);
+        tables = new TableKinds(typist);
         boolean apart = habits.key().list() && seed % AUTHORS_A_KEY_FILE == 1;
         key = apart ? Optional.of(new Page()) : Optional.empty();
         write();
@@ -129,6 +131,12 @@ public final class MadeTest {
                 () -> part("Reading", "", 1, language.passages(), this::passage),
                 () -> part("Gapped text", "", 2, language.banks(), written::bank),
                 () -> part("Open questions", "", 2, language.parts(), written::lettered),
+                () -> part("Right word", "Circle the right word.", 3, language.alternatives(), choices::alternatives),
+                () -> part("Grammar", "", 3, language.marks(), written::marks),
+                () -> part("Two gaps", "", 3, language.manyGaps(), written::gaps),
+                () -> part("Tables", "", 2, language.grids(), tables::grid),
+                () -> part("Missing values", "", 2, language.tables(), tables::cells),
+                () -> part("Cloze", "Choose the right word for each gap.", 1, language.clozes(), this::cloze),
                 () -> part("Essay questions", "Answer in full sentences.", 2, language.essays(), written::essay)));
         Collections.shuffle(kinds, random);
         kinds.subList(0, 3 + random.nextInt(4)).forEach(Runnable::run);
@@ -139,10 +147,32 @@ public final class MadeTest {
     }
 
     private <T> void part(String title, String instructions, int most, List<T> content, Consumer<T> write) {
+        if (content == null) {
+            // Not every language has every kind.
+            return;
+        }
         List<T> chosen = new ArrayList<>(content);
         Collections.shuffle(chosen, random);
         typist.part(title, instructions);
         chosen.subList(0, Math.min(chosen.size(), 2 + random.nextInt(most))).forEach(write);
+    }
+
+    private void cloze(Content.Cloze cloze) {
+        String text = cloze.text();
+        for (int number = typist.number() + 1; text.contains("(_)"); number++) {
+            text = text.replaceFirst("\\(_\\)", "(" + number + ") _____");
+        }
+        if (habits.parts()) {
+            page().line(text);
+            typist.under(text);
+        } else {
+            page().blank();
+            page().line(cloze.stem());
+            page().line(text);
+            typist.under(cloze.stem() + " " + text);
+        }
+        cloze.choices().forEach(choices::choice);
+        typist.under("");
     }
 
     private void passage(Content.Passage passage) {

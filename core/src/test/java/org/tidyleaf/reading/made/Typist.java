@@ -140,7 +140,9 @@ final class Typist {
             page.line(List.of(new Words(front + text, Look.PLAIN)), 0, list);
         } else if (habits.numbers() == Numbers.LINE_ABOVE) {
             page.line(printed, Look.BOLD);
-            page.line(front + text);
+            if (!(front + text).isBlank()) {
+                page.line(front + text);
+            }
         } else if (habits.numbers() == Numbers.BOLD) {
             page.line(List.of(new Words(front + printed, Look.BOLD), new Words(text, Look.PLAIN)), 0, 0);
         } else {

@@ -23,6 +23,29 @@ final class WrittenKinds {
         typist.expect("text-entry", stem.replace("_", "[[1]]"), typist.key(String.join(" / ", asked.accepted())));
     }
 
+    void gaps(Content.Asked asked) {
+        typist.stem("", asked.text().replace("_", typist.habits().gap().printed), "");
+        typist.answer(String.join("; ", asked.accepted()), "");
+        String stem = typist.habits().gap() == Habits.Gap.DOTS ? asked.text().replaceFirst("_\\.$", "_") : asked.text();
+        String keys = String.join("\n    = ", asked.accepted());
+        typist.expect("text-entry", numbered(stem), typist.key(keys));
+    }
+
+    /** Words to mark in the sentence itself. */
+    void marks(Content.Asked asked) {
+        typist.stem("", asked.text(), "");
+        typist.answer(asked.accepted().get(0), "");
+        typist.expect("hottext", asked.text(), typist.key(asked.accepted().get(0)));
+    }
+
+    private static String numbered(String text) {
+        String numbered = text;
+        for (int i = 1; numbered.contains("_"); i++) {
+            numbered = numbered.replaceFirst("_", "[[" + i + "]]");
+        }
+        return numbered;
+    }
+
     void asked(Content.Asked asked) {
         typist.stem("", asked.text(), "");
         if (!typist.hasKey()) {
@@ -59,13 +82,9 @@ final class WrittenKinds {
         typist.page().line(bank.text().replace("_", typist.habits().gap().printed));
         List<String> right = bank.key().stream().map(bank.words()::get).toList();
         typist.answer(String.join(", ", right), "");
-        String text = bank.text();
-        for (int i = 1; text.contains("_"); i++) {
-            text = text.replaceFirst("_", "[[" + i + "]]");
-        }
         typist.expect(
                 "gap-match",
-                bank.stem() + " " + text,
+                bank.stem() + " " + numbered(bank.text()),
                 typist.hasKey() ? "\n    = " + String.join("\n    = ", right) : "");
     }
 
