@@ -241,11 +241,13 @@ final class BlockFinder {
                     table.stream().allMatch(piece -> cell(piece).orElseThrow().column() < 2);
             if (!twoColumns && (PairTables.isLabelledPairs(all, table) || PairTables.isAroundDots(all, table))) {
                 table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
+                targetsBelow(table);
                 lead(from - 1);
                 return;
             }
             if (twoColumns && table.size() >= 4) {
                 table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
+                targetsBelow(table);
                 lead(from - 1);
             }
             return;
@@ -288,6 +290,23 @@ final class BlockFinder {
             found.put(i, Blocks.Kind.PAIR);
         }
         lead(from - 1);
+    }
+
+    /** "D) in the rain." right below a table whose last target is C: one that is left over, in a row of its own. */
+    private void targetsBelow(List<Integer> table) {
+        for (int i = table.get(table.size() - 1) + 1; isFurtherTarget(i); i++) {
+            found.put(i, Blocks.Kind.PAIR);
+        }
+    }
+
+    private boolean isFurtherTarget(int piece) {
+        return piece < all.size()
+                && all.get(piece).is(Trait.SHORT)
+                && all.get(piece).labels().stream()
+                        .filter(label -> label.kind() == Label.Kind.LETTER)
+                        .anyMatch(label -> all.get(piece - 1).labels().stream()
+                                .anyMatch(above ->
+                                        above.shape().equals(label.shape()) && above.ordinal() == label.ordinal() - 1));
     }
 
     /** The end of lettered targets and numbers with a blank before them, which go on counting; the start if there are none. */

@@ -177,6 +177,7 @@ final class CueFinder {
         ListedOptions.label(all);
         SlashedOptions.label(all);
         WideOptions.label(all);
+        ClozeNumbers.label(all);
         BareNumbers.label(all);
         WrappedWords.mark(all);
         AnswerLetters.mark(all);

@@ -326,7 +326,11 @@ final class HabitFinder {
             }
         }
         Set<Integer> headings = new HashSet<>();
-        seen.values().stream().filter(places -> places.size() >= 2).forEach(places -> headings.addAll(places.values()));
+        seen.values().stream()
+                .filter(places -> places.size() >= 2)
+                // "Hive 3" right above "Hive 4": words to choose from.
+                .filter(places -> places.values().stream().noneMatch(place -> places.containsValue(place + 1)))
+                .forEach(places -> headings.addAll(places.values()));
         return headings;
     }
 
@@ -355,6 +359,7 @@ final class HabitFinder {
     private static boolean hasBarePoints(
             List<Cues> all, Map<String, Integer> options, Set<Integer> without, Set<Integer> parts) {
         List<Integer> values = new ArrayList<>();
+        int strokes = 0;
         Set<Integer> totals = new HashSet<>();
         for (int i = 0; i < all.size(); i++) {
             if (Vocabulary.ALL.mentions(all.get(i).words(), "points")) {
@@ -364,10 +369,16 @@ final class HabitFinder {
             boolean option = !parts.contains(i)
                     && all.get(i).labels().stream().anyMatch(label -> options.containsKey(label.shape()));
             if (!option && !without.contains(i) && !all.get(i).is(Trait.OFF_BODY)) {
-                PointsFinder.bareBeside(all.get(i).text())
-                        .filter(found -> found.from() > 0)
-                        .ifPresent(found -> values.add(
-                                found.points().setScale(0, RoundingMode.UP).intValue()));
+                String text = all.get(i).text();
+                Optional<PointsFinder.Found> found =
+                        PointsFinder.bareBeside(text).filter(points -> points.from() > 0);
+                found.ifPresent(points ->
+                        values.add(points.points().setScale(0, RoundingMode.UP).intValue()));
+                strokes += found.filter(points ->
+                                        text.substring(points.from()).strip().startsWith("/"))
+                                .isPresent()
+                        ? 1
+                        : 0;
             }
         }
         boolean counting = true;
@@ -376,6 +387,8 @@ final class HabitFinder {
         }
         boolean small = values.stream().allMatch(value -> value > 0 && value <= MOST_POINTS);
         boolean enough = values.size() >= CODES_IN_EARNEST
+                // Nothing else is said by a stroke and a number far behind, nor by the two of them again.
+                || strokes > 1
                 // Two are enough where they add up to what the head above them says.
                 || values.size() == 2 && totals.contains(values.get(0) + values.get(1));
         return enough && small && !counting;

@@ -100,7 +100,7 @@ final class HeadScorer {
         fit += cues.is(Trait.HEADING) ? SURE : 0;
         boolean told = isToldBelowHead(index, from);
         fit -= told ? CLEAR : 0;
-        boolean typeHead = cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && !told;
+        boolean typeHead = cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && !told && !isOverCloze(index);
         fit += typeHead ? CLEAR + LEANING : 0;
         // Where one type after another has its head, the first of them has one too.
         fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
@@ -139,6 +139,13 @@ final class HeadScorer {
         fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
         fit -= around.optionLabel(index).isPresent() ? CLEAR : 0;
         return fit - (around.isNextStem(index) ? SURE : 0);
+    }
+
+    /** "Choose the right word for each gap." right above the text with the gaps belongs to that. */
+    private boolean isOverCloze(int index) {
+        return all.get(index).is(Trait.ENDS_SENTENCE)
+                && index + 1 < all.size()
+                && all.get(index + 1).is(Trait.CLOZE);
     }
 
     /** "Essay (2 points each)": a name, and in brackets what each of its questions is worth. */

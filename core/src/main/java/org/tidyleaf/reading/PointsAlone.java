@@ -23,7 +23,9 @@ final class PointsAlone {
             Cues cues = all.get(i);
             boolean dashed = cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BULLET);
             boolean lone = !isBullet(all, i - 1) && !isBullet(all, i + 1);
-            boolean scored = cues.text().startsWith("(") || cues.text().startsWith("[");
+            boolean scored = cues.text().startsWith("(")
+                    || cues.text().startsWith("[")
+                    || cues.text().startsWith("/") && isNumbered(all.get(i - 1));
             if ((dashed && lone || scored)
                     && !cues.is(Trait.POINTS_ONLY)
                     && PointsFinder.only(cues.text()).isPresent()) {
@@ -32,6 +34,10 @@ final class PointsAlone {
             }
         }
         unmarkNumbers(all);
+    }
+
+    private static boolean isNumbered(Cues cues) {
+        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
     }
 
     private static boolean isBullet(List<Cues> all, int piece) {

@@ -171,6 +171,7 @@ final class RoleScorer {
         fit += aboveFirst && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
+        fit += from.role() == Role.STEM && around.isPointsOver(index) ? SURE : 0;
         boolean pair = from.role() == Role.STEM && around.isPairOver(index);
         fit += pair ? SURE : cues.is(Trait.JUDGEMENT_WORD) || cues.is(Trait.POINTS_ONLY) ? -CLEAR : 0;
         boolean ruled = cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE);

@@ -35,6 +35,7 @@ final class Surroundings {
     private final boolean[] belowBareNumber;
     private final boolean[] topLine;
     private final boolean[] pairOver;
+    private final boolean[] pointsOver;
 
     Surroundings(List<Cues> all, Habits habits) {
         this.all = all;
@@ -65,6 +66,7 @@ final class Surroundings {
         belowBareNumber = new boolean[all.size()];
         topLine = new boolean[all.size()];
         pairOver = new boolean[all.size()];
+        pointsOver = new boolean[all.size()];
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
             Optional<Cues> before = Optional.of(all.get(i - 1));
@@ -72,6 +74,7 @@ final class Surroundings {
             wrappedGap[i] = isWrappedGap(cues, before);
             belowBareNumber[i] = findBareNumberAbove(i);
             topLine[i] = i > LAST_TITLE_PLACE && isTopLine(cues);
+            pointsOver[i] = isPointsOver(all.get(i - 1).text(), cues.text());
             pairOver[i] = StemTrimmer.isPairOver(all.get(i - 1).text(), cues.text());
         }
     }
@@ -119,6 +122,22 @@ final class Surroundings {
     /** The piece above; empty for the first. */
     Optional<Cues> above(int index) {
         return index == 0 ? Optional.empty() : Optional.of(all.get(index - 1));
+    }
+
+    /** "… were found.   2" and below it "pts": the points have wrapped. */
+    boolean isPointsOver(int index) {
+        return pointsOver[index];
+    }
+
+    private static boolean isPointsOver(String above, String text) {
+        boolean possible = text.length() < SHORT_RULE
+                && !above.isEmpty()
+                && Character.isDigit(above.charAt(above.length() - 1))
+                && Vocabulary.ALL.has("points", text.replaceAll("[.)\\]]", ""));
+        return possible
+                && PointsFinder.beside(above + " " + text)
+                        .filter(found -> found.from() > 0 && found.from() < above.length())
+                        .isPresent();
     }
 
     boolean hasStemLabel(int index) {
