@@ -37,6 +37,10 @@ final class PdfColumns {
 
     private static final Pattern LETTER = Pattern.compile("[(\\[]?([A-Ha-h])(?:[.):\\]]|\\h|$)");
 
+    private static final Pattern NUMBER = Pattern.compile("[(#]?\\d{1,3}[.):]");
+    private static final Pattern BOX =
+            Pattern.compile("[\u2610-\u2612\u25a1\u25a2\u25cb\u25ef\u2022]|[(\\[]\\s?[xX]?\\s?[)\\]]");
+
     private PdfColumns() {}
 
     /** Rows that share a gutter are read column by column, the others across. */
@@ -48,7 +52,8 @@ final class PdfColumns {
             List<PdfRow> within = rows.subList(at, block.end());
             boolean columns = block.end() - at >= COLUMN_ROWS
                     && !isRepeated(within, block.gutter())
-                    && !isLetteredAcross(within, block.gutter());
+                    && !isLetteredAcross(within, block.gutter())
+                    && !isBoxedAcross(within, block.gutter());
             if (columns) {
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), true));
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), false));
@@ -101,6 +106,22 @@ final class PdfColumns {
             }
         }
         return across > 1 && across * 2 > both;
+    }
+
+    /** Boxes in one row on both sides, and all numbers on the left: what stands on the right goes on with the left. */
+    private static boolean isBoxedAcross(List<PdfRow> rows, float gutter) {
+        int boxed = 0;
+        int numbers = 0;
+        for (PdfRow row : rows) {
+            String left = side(row, gutter, true);
+            String right = side(row, gutter, false);
+            if (NUMBER.matcher(right).lookingAt()) {
+                return false;
+            }
+            numbers += NUMBER.matcher(left).lookingAt() ? 1 : 0;
+            boxed += BOX.matcher(left).lookingAt() && BOX.matcher(right).lookingAt() ? 1 : 0;
+        }
+        return boxed > 1 && numbers > 1;
     }
 
     private static String side(PdfRow row, float gutter, boolean left) {

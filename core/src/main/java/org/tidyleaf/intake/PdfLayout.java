@@ -6,9 +6,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.tidyleaf.source.Box;
+import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
+import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Note;
 import org.tidyleaf.source.Place;
 
@@ -32,6 +35,9 @@ final class PdfLayout {
             "Signs stand above one another here and may be in the wrong order. Compare them with the page.";
 
     private PdfLayout() {}
+
+    /** In signs: a shorter text of a cell has room for the next word and goes on nowhere. */
+    private static final int LEAST_CUT = 12;
 
     /** @param notes takes what could not be read with certainty */
     static void lines(List<PdfPage> pages, LineCollector lines, List<Figure> figures, List<Note> notes) {
@@ -143,7 +149,7 @@ final class PdfLayout {
             }
             for (PdfTables.Table table : List.copyOf(tables)) {
                 if (table.top() < row.y()) {
-                    PdfCells.write(page, table, numbers.of(table, !body, isCut(page, table)), lines);
+                    PdfCells.write(page, table, numbers.of(table, !body, isCut(page, table, lines.lines())), lines);
                     numbers.below(false);
                     body = true;
                     tables.remove(table);
@@ -179,7 +185,7 @@ final class PdfLayout {
             lines.end(Math.max(0, Math.round((row.left() - left) * 20)), style, place, Optional.empty(), centered);
         }
         for (PdfTables.Table table : tables) {
-            PdfCells.write(page, table, numbers.of(table, !body, isCut(page, table)), lines);
+            PdfCells.write(page, table, numbers.of(table, !body, isCut(page, table, lines.lines())), lines);
             numbers.below(false);
             body = true;
         }
@@ -206,10 +212,28 @@ final class PdfLayout {
         return row.y() < page.height() / 2 ? Place.HEADER : Place.FOOTER;
     }
 
-    private static boolean isCut(PdfPage page, PdfTables.Table table) {
-        return page.glyphs().stream()
-                .filter(glyph -> !glyph.text().isBlank())
-                .noneMatch(glyph -> table.row(glyph) == 0 && table.column(glyph) == 0);
+    /** Whether the page begins with the rest of a row: its first cell is empty, and the others go on with texts that fill theirs. */
+    private static boolean isCut(PdfPage page, PdfTables.Table table, List<Line> above) {
+        Set<Integer> columns = page.glyphs().stream()
+                .filter(glyph -> !glyph.text().isBlank() && table.row(glyph) == 0)
+                .map(table::column)
+                .collect(Collectors.toSet());
+        return !columns.contains(0)
+                && columns.stream().allMatch(column -> lastOf(column, above).length() >= LEAST_CUT);
+    }
+
+    /** The last text of a column in the table that ends the lines; empty where there is none. */
+    private static String lastOf(int column, List<Line> lines) {
+        for (int i = lines.size() - 1; i >= 0; i--) {
+            Optional<Cell> cell = lines.get(i).layout().cell();
+            if (cell.isEmpty()) {
+                return "";
+            }
+            if (cell.get().column() == column) {
+                return lines.get(i).text();
+            }
+        }
+        return "";
     }
 
     /** The letters inside drawings are shown by the pictures; they stay in the ledger, at the page's end. */

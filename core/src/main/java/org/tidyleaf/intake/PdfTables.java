@@ -85,10 +85,10 @@ final class PdfTables {
             boolean grid = xs.size() >= 3 && ys.size() >= 3 || xs.size() >= 4 && ys.size() >= 2;
             Table table = new Table(xs, ys, List.copyOf(group));
             // At the top of a page a row may go on from the page before, with text in one of its cells.
-            boolean rest = xs.size() >= 4
+            boolean rest = (xs.size() >= 4 || page.number() > 0 && xs.size() == 3)
                     && page.glyphs().stream().noneMatch(glyph -> glyph.y() < ys.get(0))
                     && filled(page, table) == 1;
-            if (grid && (rest || filled(page, table) >= 2) || isRowAtEdge(page, table)) {
+            if ((grid || rest && page.number() > 0) && (rest || filled(page, table) >= 2) || isRowAtEdge(page, table)) {
                 tables.add(table);
             }
         }

@@ -123,6 +123,7 @@ final class BlockFinder {
                 && (PairTables.isAroundBlanks(all, table) || PairTables.isNumberedAgainstLettered(all, table))) {
             table.forEach(
                     piece -> found.put(piece, PairTables.isKey(all, piece) ? Blocks.Kind.PAIR_KEY : Blocks.Kind.PAIR));
+            targetsBelow(table);
             lead(lead);
             return;
         }

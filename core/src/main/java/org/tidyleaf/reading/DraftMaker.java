@@ -35,7 +35,7 @@ final class DraftMaker {
     private Optional<Draft> open = Optional.empty();
 
     /** What is to be done, said right above a passage. */
-    private final List<Cues> told = new ArrayList<>();
+    private final List<Integer> told = new ArrayList<>();
 
     private final List<Draft.OptionDraft> offered = new ArrayList<>();
 
@@ -109,18 +109,11 @@ final class DraftMaker {
             case INSTRUCTION -> {
                 open = Optional.empty();
                 sections.instruct(cues);
-                // Among questions that are in no section it would be shown nowhere.
-                if (sections.all().isEmpty() && !questions.isEmpty()) {
-                    told.add(cues);
-                }
+                told.add(index);
             }
             case STIMULUS -> {
                 open = Optional.empty();
-                told.add(cues);
-                for (int i = 0; i < told.size(); i++) {
-                    passages.add(told.get(i), step.more() || i > 0, sections.last());
-                }
-                told.clear();
+                passage(index, step);
             }
             case STEM -> stem(index, piece);
             case FIGURE -> figure(index, piece);
@@ -168,6 +161,24 @@ final class DraftMaker {
                 });
             }
         }
+    }
+
+    /** What is to be done right above a text is said with it where no section would say it, of gaps even above all questions. */
+    private void passage(int index, Step step) {
+        boolean together = sections.all().isEmpty()
+                && (!questions.isEmpty() || roles.get(index).cues().is(Cues.Trait.CLOZE));
+        boolean more = step.more();
+        for (int above : together ? told : List.<Integer>of()) {
+            Assigned instruction = roles.get(above);
+            passages.add(instruction.cues(), more, sections.last());
+            roles.set(
+                    above,
+                    new Assigned(
+                            instruction.cues(), new Step(Role.STIMULUS, more, step.option()), instruction.doubt()));
+            more = true;
+        }
+        passages.add(roles.get(index).cues(), more, sections.last());
+        told.clear();
     }
 
     private static boolean isBlock(Role role) {

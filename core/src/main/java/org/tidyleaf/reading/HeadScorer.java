@@ -183,7 +183,7 @@ final class HeadScorer {
         Optional<Cues> before = around.above(index);
         double fit = -CLEAR;
         fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(index, from) ? CLEAR : 0;
-        fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
+        fit += cues.is(Trait.POINTS_EACH) || isOverCloze(index) ? CLEAR : 0;
         fit += cues.is(Trait.LEGEND) ? SURE : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
         fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;

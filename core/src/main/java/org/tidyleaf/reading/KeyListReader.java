@@ -533,12 +533,13 @@ final class KeyListReader {
         boolean fullLine = all.get(piece - 1).line().text().length() > FULL_LINE;
         // A name, or any noun in German, begins the next line as a sentence does; the end of one shows that it goes on.
         boolean ends = fullLine && text.matches(".*\\p{Ll}[.!]") && open.text().indexOf(' ') > 0;
-        if (!Character.isLowerCase(text.charAt(0)) && !ends) {
+        boolean listed = fullLine && all.get(piece - 1).line().text().strip().endsWith(",");
+        if (!Character.isLowerCase(text.charAt(0)) && !ends && !listed) {
             return false;
         }
         boolean full = open.text().length() > UNFINISHED || fullLine;
         boolean unfinished = full && !open.text().matches(".*[.!?]");
-        String between = all.get(piece - 1).line().text().strip().endsWith(",") ? ", " : " ";
+        String between = listed ? ", " : " ";
         if (unfinished) {
             items.set(
                     items.size() - 1,
