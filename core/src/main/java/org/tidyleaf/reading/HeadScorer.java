@@ -183,7 +183,7 @@ final class HeadScorer {
         Optional<Cues> before = around.above(index);
         double fit = -CLEAR;
         fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(index, from) ? CLEAR : 0;
-        fit += cues.is(Trait.POINTS_EACH) || isOverCloze(index) ? CLEAR : 0;
+        fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
         fit += cues.is(Trait.LEGEND) ? SURE : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
         fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;
@@ -191,7 +191,8 @@ final class HeadScorer {
         boolean forAll = !from.inQuestion() && cues.is(Trait.INSTRUCTION_WORD) && cues.is(Trait.ENDS_SENTENCE);
         fit += forAll ? SLIGHT + SLIGHT : 0;
         fit += to.more() ? LEANING + around.flow(index) : 0;
-        fit -= from.inQuestion() ? CLEAR : 0;
+        // Right above a text with gaps it need not wait for a new part.
+        fit -= from.inQuestion() && !isOverCloze(index) ? CLEAR : 0;
         boolean asks = cues.is(Trait.QUESTION_MARK) && !isToldBelowHead(index, from);
         fit -= asks || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
