@@ -2,6 +2,8 @@ package org.tidyleaf.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -19,6 +21,9 @@ final class PdfColumns {
 
     /** Lines of text in a column have at least so many letters. */
     private static final int COLUMN_LETTERS = 6;
+
+    /** A column that fills the page has more rows than that. */
+    private static final int FULL_COLUMN = 20;
 
     /** Rows of a column begin within this share of its width. */
     private static final float INDENT = 0.35f;
@@ -43,18 +48,39 @@ final class PdfColumns {
 
     private PdfColumns() {}
 
-    /** Rows that share a gutter are read column by column, the others across. */
-    static List<PdfRow> inOrder(PdfPage page, List<PdfRow> rows) {
+    /** The rows of all pages; where one page has columns, few rows in the same place make a column on another. */
+    static List<List<PdfRow>> inOrder(List<PdfPage> pages) {
+        List<List<PdfRow>> rows = pages.stream().map(PdfRow::rows).toList();
+        Set<Float> gutters = new TreeSet<>();
+        List<List<PdfRow>> ordered = new ArrayList<>();
+        for (int i = 0; i < pages.size(); i++) {
+            ordered.add(inOrder(pages.get(i), rows.get(i), Set.of(), gutters));
+        }
+        Set<Float> known = Set.copyOf(gutters);
+        for (int i = 0; i < pages.size() && pages.size() > 1 && !known.isEmpty(); i++) {
+            ordered.set(i, inOrder(pages.get(i), rows.get(i), known, gutters));
+        }
+        return ordered;
+    }
+
+    /**
+     * Rows that share a gutter are read column by column, the others across.
+     *
+     * @param known gutters of the document's pages
+     * @param found takes those of this page
+     */
+    private static List<PdfRow> inOrder(PdfPage page, List<PdfRow> rows, Set<Float> known, Set<Float> found) {
         List<PdfRow> ordered = new ArrayList<>();
         int at = 0;
         while (at < rows.size()) {
-            Block block = withoutWhatFollows(page, rows, at, columns(page, rows, at));
+            Block block = withoutWhatFollows(page, rows, at, columns(page, rows, at, known));
             List<PdfRow> within = rows.subList(at, block.end());
-            boolean columns = block.end() - at >= COLUMN_ROWS
+            boolean columns = block.end() - at >= (known.isEmpty() ? COLUMN_ROWS : 1)
                     && !isRepeated(within, block.gutter())
                     && !isLetteredAcross(within, block.gutter())
                     && !isBoxedAcross(within, block.gutter());
             if (columns) {
+                found.add(block.gutter());
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), true));
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), false));
                 at = block.end();
@@ -66,10 +92,27 @@ final class PdfColumns {
         return ordered;
     }
 
+    /** For each row where the column to the right of its own begins; endless where there is none. */
+    static float[] limits(List<PdfRow> ordered) {
+        float[] limits = new float[ordered.size()];
+        float limit = Float.MAX_VALUE;
+        for (int i = ordered.size() - 1; i >= 0; i--) {
+            limits[i] = limit;
+            if (!ordered.get(i).newColumn()) {
+                continue;
+            }
+            boolean second = i > 0
+                    && ordered.get(i).left() > ordered.get(i - 1).left()
+                    && ordered.get(i).y() <= ordered.get(i - 1).y();
+            limit = second ? ordered.get(i).left() : Float.MAX_VALUE;
+        }
+        return limits;
+    }
+
     /** Rows from a place on that keep clear of one vertical line. */
     private record Block(int end, float gutter) {}
 
-    private static Block columns(PdfPage page, List<PdfRow> rows, int from) {
+    private static Block columns(PdfPage page, List<PdfRow> rows, int from, Set<Float> known) {
         Block best = new Block(from, 0);
         for (float x = page.width() * 0.38f; x < page.width() * 0.62f; x += 2) {
             int end = from;
@@ -80,12 +123,32 @@ final class PdfColumns {
                 right += rows.get(end).right() > x ? 1 : 0;
                 end++;
             }
-            boolean both = left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from;
+            float gutter = x;
+            boolean both = left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from
+                    || left > 0 && right > 0 && known.stream().anyMatch(one -> Math.abs(one - gutter) < GUTTER)
+                    || left >= FULL_COLUMN && isOverflow(page, rows.subList(from, end), x);
             if (both && end > best.end() && texts(rows.subList(from, end), x) * 3 >= right) {
                 best = new Block(end, x);
             }
         }
         return best;
+    }
+
+    /** The left side reaches the foot of the page, and what stands on the right begins at the top and goes on without a gap. */
+    private static boolean isOverflow(PdfPage page, List<PdfRow> rows, float x) {
+        List<PdfRow> right = rows.stream().filter(row -> row.right() > x).toList();
+        if (right.size() < 2
+                || rows.get(rows.size() - 1).y() < page.height() * FOOT
+                || right.get(0).y() > rows.get(1).y()) {
+            return false;
+        }
+        float pitch = pitch(rows);
+        for (int i = 1; i < right.size(); i++) {
+            if (right.get(i).y() - right.get(i - 1).y() > 2 * pitch) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** "A wax     B honey" over "C comb     D pollen": options that are lettered on across are no columns. */

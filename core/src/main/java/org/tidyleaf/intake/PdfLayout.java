@@ -41,22 +41,27 @@ final class PdfLayout {
 
     /** @param notes takes what could not be read with certainty */
     static void lines(List<PdfPage> pages, LineCollector lines, List<Figure> figures, List<Note> notes) {
-        List<List<PdfRow>> all = new ArrayList<>();
-        for (PdfPage page : pages) {
-            all.add(PdfColumns.inOrder(page, PdfRow.rows(page)));
-        }
+        List<List<PdfRow>> all = PdfColumns.inOrder(pages);
         Set<String> running = PdfMargins.running(pages, all);
         double pitch = pitch(all);
+        boolean columns = all.stream().flatMap(List::stream).anyMatch(PdfRow::newColumn);
         TableNumbers numbers = new TableNumbers();
         float body = bodySize(all);
         List<Float> sizes = headingSizes(all, body);
         for (int i = 0; i < pages.size(); i++) {
-            page(pages.get(i), all.get(i), new Usual(running, pitch, body, sizes), numbers, lines, figures, notes);
+            page(
+                    pages.get(i),
+                    all.get(i),
+                    new Usual(running, pitch, body, sizes, columns),
+                    numbers,
+                    lines,
+                    figures,
+                    notes);
         }
     }
 
-    /** What all pages share: texts that recur at their edges, the usual distance of rows, sizes of letters and of headings. */
-    private record Usual(Set<String> running, double pitch, float bodySize, List<Float> headingSizes) {
+    /** What all pages share: texts that recur at their edges, the usual distance of rows, sizes of letters and of headings, columns. */
+    private record Usual(Set<String> running, double pitch, float bodySize, List<Float> headingSizes, boolean columns) {
 
         /** "heading 1" for the largest letters that head anything, "heading 2" for the next; empty for the text itself. */
         String style(PdfRow row) {
@@ -134,6 +139,8 @@ final class PdfLayout {
         Set<PdfRow> footnotes = PdfMargins.notes(page, rows, usual.running());
         Set<PdfRow> edges = new HashSet<>(PdfMargins.edges(page, rows));
         float left = columnLeft(rows, 0);
+        float[] limits = PdfColumns.limits(rows);
+        PdfParagraphs paragraphs = new PdfParagraphs(page, rows, usual.pitch(), usual.columns());
         for (int i = 0; i < rows.size(); i++) {
             PdfRow row = rows.get(i);
             left = row.newColumn() ? columnLeft(rows, i) : left;
@@ -141,16 +148,29 @@ final class PdfLayout {
                     .filter(picture -> isBehindLabel(picture, row))
                     .toList();
             waiting.removeAll(behindLabel);
+            boolean turns = i > 0 && row.newColumn() && limits[i - 1] < Float.MAX_VALUE;
             for (PdfPage.Picture picture : List.copyOf(waiting)) {
-                if (picture.y() < row.y() - row.size() && picture.x() < row.right() + page.width() / 2) {
+                boolean above = picture.y() < row.y() - row.size()
+                        && picture.x() < Math.min(limits[i], row.right() + page.width() / 2);
+                if (above || turns && picture.x() < limits[i - 1]) {
                     figure(page, picture, lines, figures);
                     waiting.remove(picture);
                 }
             }
+            if (turns) {
+                // At the end of a column all tables that stand in it are due.
+                for (PdfTables.Table table : List.copyOf(tables)) {
+                    if (table.right() < limits[i - 1]) {
+                        table(page, table, !body, numbers, lines);
+                        body = true;
+                        tables.remove(table);
+                    }
+                }
+                body = false;
+            }
             for (PdfTables.Table table : List.copyOf(tables)) {
-                if (table.top() < row.y()) {
-                    PdfCells.write(page, table, numbers.of(table, !body, isCut(page, table, lines.lines())), lines);
-                    numbers.below(false);
+                if (table.top() < row.y() && table.right() < limits[i]) {
+                    table(page, table, !body, numbers, lines);
                     body = true;
                     tables.remove(table);
                 }
@@ -165,7 +185,13 @@ final class PdfLayout {
             if (apart) {
                 lines.end(0, "", place, Optional.empty(), false);
             }
-            row.write(lines, stopsBeside(rows, i));
+            boolean broken = !repeated
+                    && place == Place.BODY
+                    && usual.style(row).isEmpty()
+                    && paragraphs.isBroken(i)
+                    && !isBetween(waiting, tables, row, rows.get(i + 1));
+            boolean parted = broken && paragraphs.isParted(i);
+            (parted ? row.withoutLast() : row).write(lines, stopsBeside(rows, i));
             behindLabel.forEach(picture -> inline(picture, lines, figures));
             if (i + 1 < rows.size() && rows.get(i + 1).wraps(row, usual.pitch())) {
                 lines.append(" ", Set.of(), "");
@@ -173,6 +199,10 @@ final class PdfLayout {
                 i++;
             }
             lines.box(row.box(page));
+            if (broken) {
+                lines.append(parted || paragraphs.isCutWithin(i) ? "" : " ", Set.of(), "");
+                continue;
+            }
             if (row.isStacked()) {
                 notes.add(new Note(lines.lines().size() + 1, "formula-to-check", STACKED));
             }
@@ -185,12 +215,28 @@ final class PdfLayout {
             lines.end(Math.max(0, Math.round((row.left() - left) * 20)), style, place, Optional.empty(), centered);
         }
         for (PdfTables.Table table : tables) {
-            PdfCells.write(page, table, numbers.of(table, !body, isCut(page, table, lines.lines())), lines);
-            numbers.below(false);
+            table(page, table, !body, numbers, lines);
             body = true;
         }
         waiting.forEach(picture -> figure(page, picture, lines, figures));
         labels(page, lines);
+    }
+
+    /** @param first whether nothing stands above it on its page or in its column */
+    private static void table(
+            PdfPage page, PdfTables.Table table, boolean first, TableNumbers numbers, LineCollector lines) {
+        PdfCells.write(page, table, numbers.of(table, first, isCut(page, table, lines.lines())), lines);
+        numbers.below(false);
+    }
+
+    /** Whether a picture or a table is still to be put between two rows. */
+    private static boolean isBetween(
+            List<PdfPage.Picture> pictures, List<PdfTables.Table> tables, PdfRow row, PdfRow next) {
+        return pictures.stream()
+                        .anyMatch(picture -> picture.y() > row.y() - row.size()
+                                && picture.y() < next.y()
+                                && picture.x() < next.right())
+                || tables.stream().anyMatch(table -> table.top() < next.y() && table.top() > row.y());
     }
 
     /** Where the rows right above and below begin a second column. */

@@ -54,6 +54,21 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
         return text.toString();
     }
 
+    /** The text with its spaces. */
+    String spaced() {
+        StringBuilder text = new StringBuilder();
+        for (int i = 0; i < glyphs.size(); i++) {
+            text.append(i == 0 ? "" : gap(glyphs.get(i - 1), glyphs.get(i)))
+                    .append(glyphs.get(i).text().strip());
+        }
+        return text.toString();
+    }
+
+    /** The row without its last sign. */
+    PdfRow withoutLast() {
+        return new PdfRow(glyphs.subList(0, glyphs.size() - 1), y, size, newColumn);
+    }
+
     /** Whether the sign stands in the row in small letters, as the mark of a note does. */
     boolean hasSmall(String sign) {
         StringBuilder small = new StringBuilder();

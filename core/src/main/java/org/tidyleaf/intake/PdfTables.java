@@ -53,6 +53,11 @@ final class PdfTables {
             return xs.get(column + 1);
         }
 
+        /** Its right edge. */
+        float right() {
+            return xs.get(xs.size() - 1);
+        }
+
         float top() {
             return ys.get(0);
         }
@@ -82,13 +87,18 @@ final class PdfTables {
         for (List<PdfPage.Mark> group : groups(rules)) {
             List<Float> xs = edges(group, true);
             List<Float> ys = edges(group, false);
+            if (xs.size() < 2 || ys.size() < 2) {
+                continue;
+            }
             boolean grid = xs.size() >= 3 && ys.size() >= 3 || xs.size() >= 4 && ys.size() >= 2;
             Table table = new Table(xs, ys, List.copyOf(group));
             // At the top of a page a row may go on from the page before, with text in one of its cells.
-            boolean rest = (xs.size() >= 4 || page.number() > 0 && xs.size() == 3)
-                    && page.glyphs().stream().noneMatch(glyph -> glyph.y() < ys.get(0))
+            boolean narrow = xs.get(xs.size() - 1) - xs.get(0) < page.width() / 2;
+            boolean rest = (xs.size() >= 4 || (page.number() > 0 || narrow) && xs.size() == 3)
+                    && page.glyphs().stream().noneMatch(glyph -> glyph.y() < ys.get(0) && isOver(glyph, xs))
                     && filled(page, table) == 1;
-            if ((grid || rest && page.number() > 0) && (rest || filled(page, table) >= 2) || isRowAtEdge(page, table)) {
+            if ((grid || rest && (page.number() > 0 || narrow)) && (rest || filled(page, table) >= 2)
+                    || isRowAtEdge(page, table)) {
                 tables.add(table);
             }
         }
@@ -102,8 +112,16 @@ final class PdfTables {
         }
         float top = table.top();
         float bottom = table.ys().get(1);
-        return page.glyphs().stream().noneMatch(glyph -> glyph.y() < top)
-                || page.glyphs().stream().noneMatch(glyph -> glyph.y() - glyph.size() > bottom);
+        List<PdfPage.Glyph> inColumn = page.glyphs().stream()
+                .filter(glyph -> isOver(glyph, table.xs()))
+                .toList();
+        return inColumn.stream().noneMatch(glyph -> glyph.y() < top)
+                || inColumn.stream().noneMatch(glyph -> glyph.y() - glyph.size() > bottom);
+    }
+
+    /** Whether a sign stands right above or below what reaches from the first of the edges to the last. */
+    private static boolean isOver(PdfPage.Glyph glyph, List<Float> xs) {
+        return glyph.right() > xs.get(0) && glyph.x() < xs.get(xs.size() - 1);
     }
 
     private static int filled(PdfPage page, Table table) {

@@ -2,10 +2,10 @@ package org.tidyleaf.intake;
 
 import java.util.List;
 
-/** Counts a document's tables; one that goes on at the top of the next page is still the same. */
+/** Counts a document's tables; one that goes on at the top of the next page or column is still the same. */
 final class TableNumbers {
 
-    /** In points: rules of two pages that stand within it stand at the same place. */
+    /** In points: rules of two pages or columns that stand within it stand at the same place. */
     private static final float SAME_PLACE = 2.5f;
 
     private int next;
@@ -17,7 +17,7 @@ final class TableNumbers {
     record Begin(int table, int row) {}
 
     /**
-     * @param first whether nothing stands above it on its page
+     * @param first whether nothing stands above it on its page or in its column
      * @param cut whether its first row begins with an empty cell: the rest of a row that the page's end cut in two
      */
     Begin of(PdfTables.Table table, boolean first, boolean cut) {
@@ -37,7 +37,7 @@ final class TableNumbers {
     private boolean isSame(List<Float> xs) {
         boolean same = xs.size() == edges.size();
         for (int i = 0; same && i < xs.size(); i++) {
-            same = Math.abs(xs.get(i) - edges.get(i)) < SAME_PLACE;
+            same = Math.abs(xs.get(i) - xs.get(0) - edges.get(i) + edges.get(0)) < SAME_PLACE;
         }
         return same;
     }

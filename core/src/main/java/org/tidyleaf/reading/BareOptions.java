@@ -88,7 +88,9 @@ final class BareOptions {
             while (i < all.size()
                     && isBare(all, i, habits)
                     && (group.isEmpty() || all.get(i).spaceBefore() == 0)) {
-                group.add(i);
+                if (!isRestOf(all.get(i - 1), all.get(i))) {
+                    group.add(i);
+                }
                 i++;
             }
             boolean whole = i == all.size() || !isLabelled(all.get(i), habits);
@@ -99,6 +101,11 @@ final class BareOptions {
             }
         }
         return groups;
+    }
+
+    /** What had no room on the line above goes on with it. */
+    private static boolean isRestOf(Cues above, Cues cues) {
+        return above.is(Trait.FULL) && !above.is(Trait.ENDS_SENTENCE) && cues.spaceBefore() == 0;
     }
 
     /** "(___/2)" is room for the points and no gap. */

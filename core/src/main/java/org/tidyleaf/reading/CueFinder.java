@@ -167,6 +167,7 @@ final class CueFinder {
         for (Piece piece : pieces) {
             all.add(find(source.line(piece.segment().line()), piece));
         }
+        FullLines.mark(all);
         markLoneJudgements(all);
         WordsAsBullets.unlabel(all);
         BareLetters.label(all);

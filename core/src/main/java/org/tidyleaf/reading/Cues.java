@@ -82,6 +82,8 @@ record Cues(
         RULE,
         /** A rule of underscores or dots, to write on. */
         WRITING_LINE,
+        /** A printed line without room for the first word of the next. */
+        FULL,
         SECTION_WORD,
         /** "TRUE  if the statement agrees …": it says when to write a word. */
         LEGEND,

@@ -530,7 +530,8 @@ final class KeyListReader {
             return false;
         }
         KeyList.Item open = items.get(items.size() - 1);
-        boolean fullLine = all.get(piece - 1).line().text().length() > FULL_LINE;
+        boolean fullLine = all.get(piece - 1).line().text().length() > FULL_LINE
+                || all.get(piece - 1).is(Cues.Trait.FULL);
         // A name, or any noun in German, begins the next line as a sentence does; the end of one shows that it goes on.
         boolean ends = fullLine && text.matches(".*\\p{Ll}[.!]") && open.text().indexOf(' ') > 0;
         boolean listed = fullLine && all.get(piece - 1).line().text().strip().endsWith(",");

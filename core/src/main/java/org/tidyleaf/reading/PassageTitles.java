@@ -45,7 +45,7 @@ final class PassageTitles {
     }
 
     private static boolean isRunning(Cues cues) {
-        return cues.text().length() > FULL_LINE
+        return (cues.text().length() > FULL_LINE || cues.is(Trait.FULL))
                 && cues.labels().stream().noneMatch(label -> label.kind() == Label.Kind.NUMBER);
     }
 }

@@ -144,6 +144,16 @@ final class StemTrimmer {
                 .anyMatch(matcher -> matcher.find() && matcher.start() > 0);
     }
 
+    /** "True / False - 2 points" and nothing else, which had no room behind the statement. */
+    static boolean isPairWithPoints(String text) {
+        Optional<PointsFinder.Found> points = text.indexOf('/') < 0
+                ? Optional.empty()
+                : PointsFinder.beside(text).filter(found -> found.from() > 0);
+        return points.filter(found -> found.from() <= LONGEST_PAIR)
+                .filter(found -> endsWithPair("x " + text.substring(0, found.from())))
+                .isPresent();
+    }
+
     /** Whether "True" ends the one line and "False" is all of the next, but for points. */
     static boolean isPairOver(String above, String below) {
         String text = below.strip();
@@ -460,26 +470,29 @@ final class StemTrimmer {
         }
         int end = Math.max(0, text.length() - LONGEST_PAIR);
         Words words = Words.of(text.substring(end));
+        // "True / False" that had no room behind the statement: it is read as if it stood there.
+        String shown = draft.stem.isEmpty() ? text : " " + text;
+        int from = segment.from() - (shown.length() - text.length());
         for (Judgement judgement : possible(words)) {
             if (!words.hasAll(judgement.words()) || IN_SENTENCE.matcher(text).matches()) {
                 continue;
             }
-            Matcher matcher = judgement.pattern().matcher(text).region(end, text.length());
-            if (matcher.find() && matcher.start() > 0) {
+            Matcher matcher = judgement.pattern().matcher(shown).region(end, shown.length());
+            if (matcher.find() && (matcher.start() > 0 || !draft.stem.isEmpty())) {
                 boolean worded = matcher.group(1).length() > 1;
                 int place = source.line(segment.line())
                         .standsOut(
-                                segment.from() + matcher.start(1),
-                                segment.from() + matcher.end(1),
-                                segment.from() + matcher.start(2),
-                                segment.from() + matcher.end(2));
+                                from + matcher.start(1),
+                                from + matcher.end(1),
+                                from + matcher.start(2),
+                                from + matcher.end(2));
                 if (place > 0) {
                     draft.judgementMarked = Optional.of(place - 1);
                 } else {
                     ticked(matcher).ifPresent(one -> draft.judgementMarked = Optional.of(one));
                 }
                 draft.judgement = worded ? List.of(matcher.group(1), matcher.group(2)) : List.of("True", "False");
-                return new Segment(segment.line(), segment.from(), segment.from() + matcher.start());
+                return new Segment(segment.line(), segment.from(), Math.max(segment.from(), from + matcher.start()));
             }
         }
         return segment;

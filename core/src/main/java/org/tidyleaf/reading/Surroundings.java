@@ -75,7 +75,8 @@ final class Surroundings {
             belowBareNumber[i] = findBareNumberAbove(i);
             topLine[i] = i > LAST_TITLE_PLACE && isTopLine(cues);
             pointsOver[i] = isPointsOver(all.get(i - 1).text(), cues.text());
-            pairOver[i] = StemTrimmer.isPairOver(all.get(i - 1).text(), cues.text());
+            pairOver[i] = StemTrimmer.isPairOver(all.get(i - 1).text(), cues.text())
+                    || StemTrimmer.isPairWithPoints(cues.text());
         }
     }
 
@@ -190,14 +191,20 @@ final class Surroundings {
     private static double flow(Cues cues, Optional<Cues> before) {
         boolean open = before.filter(b -> !b.is(Trait.ENDS_SENTENCE) && b.text().length() > 3)
                 .isPresent();
-        if (!open || cues.spaceBefore() > 0) {
+        if (cues.spaceBefore() > 0) {
             return 0;
+        }
+        boolean wrapped = before.filter(b -> b.is(Trait.FULL)).isPresent()
+                && cues.labels().isEmpty()
+                && cues.lead().isEmpty();
+        if (!open) {
+            return wrapped ? RoleScorer.SLIGHT : 0;
         }
         // The last of several options on a line that is full goes on below it.
         boolean full = before.filter(b -> b.text().length() > FULL_LINE
                         || !b.piece().first() && b.line().text().length() > FULL_LINE)
                 .isPresent();
-        return startsWithinSentence(cues)
+        return startsWithinSentence(cues) || wrapped
                 ? RoleScorer.CLEAR
                 : full && cues.labels().isEmpty() ? RoleScorer.LEANING : 0;
     }

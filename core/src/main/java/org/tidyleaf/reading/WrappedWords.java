@@ -45,7 +45,7 @@ final class WrappedWords {
     }
 
     private static boolean isUnfinished(Cues above) {
-        return above.text().length() > FULL_LINE
+        return (above.text().length() > FULL_LINE || above.is(Trait.FULL))
                 && !above.is(Trait.ENDS_SENTENCE)
                 && !above.is(Trait.QUESTION_MARK)
                 && !above.is(Trait.COLON);

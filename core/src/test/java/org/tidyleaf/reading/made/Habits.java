@@ -25,7 +25,10 @@ record Habits(
         boolean airy,
         boolean labels,
         boolean header,
-        boolean pictures) {
+        boolean pictures,
+        boolean twoColumns) {
+
+    private static final int AUTHORS_A_PAPER_IN_COLUMNS = 4;
 
     enum Numbers {
         DOT("%d. "),
@@ -253,7 +256,9 @@ record Habits(
         }
     }
 
-    static Habits of(Random random) {
+    /** @param paper whether it comes as it is printed, in two columns perhaps */
+    static Habits of(Random random, boolean paper) {
+        boolean twoColumns = paper && random.nextInt(AUTHORS_A_PAPER_IN_COLUMNS) == 0;
         Key key = one(random, Key.values());
         Letters letters = one(random, Letters.values());
         while (key.byLetters() && !letters.named() || letters == Letters.DIGIT && key == Key.LETTER_IN_FRONT) {
@@ -281,17 +286,27 @@ record Habits(
         if (letters == Letters.DIGIT && layout == Layout.BEHIND_THE_STEM) {
             layout = Layout.LINES;
         }
+        if (twoColumns && (layout == Layout.ONE_LINE_OF_TABS || layout == Layout.TWO_A_LINE)) {
+            // A column has no room for that.
+            layout = Layout.LINES;
+        }
         boolean parts = random.nextInt(3) > 0;
         Gap gap = one(random, Gap.values());
         Heads heads = random.nextInt(3) == 0 ? Heads.PART : one(random, Heads.values());
         Points points = one(random, Points.values());
+        Judging judging = one(random, Judging.values());
+        if (twoColumns) {
+            points = points.words.startsWith("\t") ? Points.ROUND : points;
+            judging = judging == Judging.FAR || judging == Judging.LETTERS ? Judging.SLASH : judging;
+            gap = gap == Gap.LONG_RULE || gap == Gap.BRACKETS ? Gap.RULE : gap;
+        }
         return new Habits(
                 numbers,
                 letters,
                 layout,
                 key,
                 points == Points.HEADING && !parts ? Points.NONE : points,
-                one(random, Judging.values()),
+                judging,
                 gap,
                 key.line() ? one(random, Why.values()) : Why.NONE,
                 heads,
@@ -303,7 +318,8 @@ record Habits(
                 random.nextInt(6) == 0,
                 // Right below the title a bare head might be its second line.
                 heads == Heads.NAME || heads == Heads.CAPITALS || random.nextInt(3) > 0,
-                random.nextInt(5) == 0);
+                random.nextInt(5) == 0,
+                twoColumns);
     }
 
     private static <T> T one(Random random, T[] values) {

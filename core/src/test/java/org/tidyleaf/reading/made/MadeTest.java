@@ -36,7 +36,7 @@ public final class MadeTest {
         language = Language.of(languageCode);
         english = languageCode.equals("en");
         random = new Random(seed * 0x9E3779B97F4A7C15L);
-        habits = Habits.of(random);
+        habits = Habits.of(random, format.equals("pdf"));
         typist = new Typist(habits, language, (int) seed);
         choices = new ChoiceKinds(typist);
         written = new WrittenKinds(typist);
@@ -45,7 +45,7 @@ public final class MadeTest {
         boolean apart = habits.key().list() && seed % AUTHORS_A_KEY_FILE == 1;
         key = apart ? Optional.of(new Page()) : Optional.empty();
         write();
-        boolean plain = page().isPlain() && habits.key() != Key.BOLD && random.nextBoolean();
+        boolean plain = page().isPlain() && !habits.twoColumns() && habits.key() != Key.BOLD && random.nextBoolean();
         ending = plain ? "txt" : format;
     }
 
@@ -89,7 +89,7 @@ public final class MadeTest {
             case "odt" -> OpenPage.save(page);
             case "rtf" -> RichPage.save(page);
             case "html" -> WebPage.save(page);
-            case "pdf" -> PaperPage.save(page);
+            case "pdf" -> PaperPage.save(page, habits.twoColumns());
             default -> text(page).getBytes(StandardCharsets.UTF_8);
         };
     }

@@ -20,7 +20,7 @@ final class PairKinds {
                     i < pairs.lefts().size() ? (i + 1) + ") " + pairs.lefts().get(i) : "";
             rows.add(List.of(left, (char) ('A' + i) + ") " + pairs.rights().get(i)));
         }
-        if (typist.number() % 2 == 0) {
+        if (typist.number() % 2 == 0 || typist.habits().twoColumns()) {
             typist.page().table(rows);
         } else {
             rows.forEach(row -> typist.page().line(String.join("\t\t", row)));

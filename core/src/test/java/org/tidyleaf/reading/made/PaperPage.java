@@ -19,7 +19,6 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 final class PaperPage implements AutoCloseable {
 
     private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/DejaVuSans";
-    private static final float SIZE = 11;
     private static final float LINE = 15;
     private static final float LEFT = 57;
     private static final float RIGHT = 538;
@@ -30,35 +29,59 @@ final class PaperPage implements AutoCloseable {
     private static final float VISIBLE = 1.2f;
     private static final float PADDING = 4;
 
+    /** Between two columns. */
+    private static final float GUTTER = 24;
+
+    /** A head of the paper, above columns, has no more blocks. */
+    private static final int LONGEST_HEAD = 4;
+
     private final PDDocument document = new PDDocument();
     private final PDFont plain;
     private final PDFont bold;
+    private final boolean twoColumns;
+    private final float size;
     private PDPageContentStream canvas;
     private float y;
+
+    /** Where the column that is being written begins and ends, and where the columns of this page begin. */
+    private float left = LEFT;
+
+    private float right = RIGHT;
+    private float top = TOP;
 
     /** Words of one look, or a part of them up to where the line breaks. */
     private record Run(String text, Page.Look look) {}
 
-    private PaperPage() throws IOException {
+    private PaperPage(boolean twoColumns) throws IOException {
+        this.twoColumns = twoColumns;
+        size = twoColumns ? 9 : 11;
         plain = font("");
         bold = font("-Bold");
         turn();
     }
 
-    static byte[] save(Page page) {
-        try (PaperPage paper = new PaperPage()) {
-            for (Page.Block block : page.blocks()) {
+    /** @param twoColumns below the head of the paper */
+    static byte[] save(Page page, boolean twoColumns) {
+        try (PaperPage paper = new PaperPage(twoColumns)) {
+            int head = headOf(page);
+            for (int i = 0; i < page.blocks().size(); i++) {
+                Page.Block block = page.blocks().get(i);
+                if (i == head && twoColumns) {
+                    paper.beginColumns();
+                }
                 if (block instanceof Page.Paragraph line) {
                     List<Page.Words> words = new ArrayList<>(line.words());
                     page.label(line).ifPresent(label -> words.add(0, new Page.Words(label + " ", Page.Look.PLAIN)));
-                    paper.paragraph(words, LEFT + line.indent() * STEP);
+                    paper.paragraph(words, line.indent() * STEP);
                 } else if (block instanceof Page.Picture picture) {
                     paper.picture(picture);
                 } else if (block instanceof Page.Table table) {
                     paper.table(table);
                 }
             }
-            return paper.bytes();
+            // A paper that ends in its first column, or right at the top of its second, has but one.
+            boolean first = paper.left == LEFT || paper.y > paper.top - 3 * LINE;
+            return twoColumns && first && paper.document.getNumberOfPages() == 1 ? save(page, false) : paper.bytes();
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
@@ -70,7 +93,34 @@ final class PaperPage implements AutoCloseable {
         }
     }
 
+    /** How many blocks stand above the first gap: the title, and whose paper it is. */
+    private static int headOf(Page page) {
+        int head = 0;
+        while (head < page.blocks().size()
+                && page.blocks().get(head) instanceof Page.Paragraph line
+                && !line.text().isBlank()) {
+            head++;
+        }
+        return head > LONGEST_HEAD ? 1 : head;
+    }
+
+    private void beginColumns() {
+        top = y;
+        right = (LEFT + RIGHT - GUTTER) / 2;
+    }
+
     private void turn() throws IOException {
+        if (twoColumns && right < RIGHT && canvas != null) {
+            left = right + GUTTER;
+            right = RIGHT;
+            y = top;
+            return;
+        }
+        if (twoColumns && canvas != null) {
+            left = LEFT;
+            right = (LEFT + RIGHT - GUTTER) / 2;
+            top = TOP;
+        }
         if (canvas != null) {
             canvas.close();
         }
@@ -86,23 +136,23 @@ final class PaperPage implements AutoCloseable {
         }
     }
 
-    private void paragraph(List<Page.Words> words, float left) throws IOException {
-        float x = left;
+    private void paragraph(List<Page.Words> words, float indent) throws IOException {
         need(LINE);
+        float x = left + indent;
         for (Page.Words run : words) {
             StringBuilder waiting = new StringBuilder();
             float from = x;
             for (String piece : run.text().split("(?<=[ \\t])|(?=\\t)")) {
-                boolean breaks = x + width(piece.stripTrailing(), run.look()) > RIGHT && x > left;
+                boolean breaks = x + width(piece.stripTrailing(), run.look()) > right && x > left + indent;
                 if (piece.equals("\t") || breaks) {
                     write(new Run(waiting.toString(), run.look()), from, y);
                     waiting.setLength(0);
-                    x = breaks ? left : stopBehind(x);
+                    if (breaks) {
+                        y -= LINE;
+                        need(LINE);
+                    }
+                    x = breaks ? left + indent : stopBehind(x);
                     from = x;
-                }
-                if (breaks) {
-                    y -= LINE;
-                    need(LINE);
                 }
                 if (!piece.equals("\t")) {
                     waiting.append(piece);
@@ -115,16 +165,16 @@ final class PaperPage implements AutoCloseable {
     }
 
     /** The next stop; not one so near that the page does not show it. */
-    private static float stopBehind(float x) {
-        return LEFT + TAB * (float) (Math.floor((x + VISIBLE - LEFT) / TAB) + 1);
+    private float stopBehind(float x) {
+        return left + TAB * (float) (Math.floor((x + VISIBLE - left) / TAB) + 1);
     }
 
     private void picture(Page.Picture picture) throws IOException {
         need(Page.HIGH + LINE);
         canvas.drawImage(
                 PDImageXObject.createFromByteArray(document, picture.png(), "picture"),
-                LEFT,
-                y + SIZE - Page.HIGH,
+                left,
+                y + size - Page.HIGH,
                 Page.WIDE,
                 Page.HIGH);
         y -= Page.HIGH + LINE;
@@ -132,7 +182,7 @@ final class PaperPage implements AutoCloseable {
 
     private void table(Page.Table table) throws IOException {
         int columns = table.rows().stream().mapToInt(List::size).max().orElse(1);
-        float column = (RIGHT - LEFT) / columns;
+        float column = (right - left) / columns;
         for (List<String> row : table.rows()) {
             List<List<String>> cells = row.stream()
                     .map(cell -> wrapped(cell, column - 2 * PADDING))
@@ -140,11 +190,11 @@ final class PaperPage implements AutoCloseable {
             float height = LINE * cells.stream().mapToInt(List::size).max().orElse(1) + PADDING;
             need(height);
             for (int i = 0; i < cells.size(); i++) {
-                float left = LEFT + i * column;
-                canvas.addRect(left, y - height + LINE - PADDING, column, height);
+                float edge = left + i * column;
+                canvas.addRect(edge, y - height + LINE - PADDING, column, height);
                 canvas.stroke();
                 for (int k = 0; k < cells.get(i).size(); k++) {
-                    write(new Run(cells.get(i).get(k), Page.Look.PLAIN), left + PADDING, y - k * LINE);
+                    write(new Run(cells.get(i).get(k), Page.Look.PLAIN), edge + PADDING, y - k * LINE);
                 }
             }
             y -= height;
@@ -169,7 +219,7 @@ final class PaperPage implements AutoCloseable {
 
     private float width(String text, Page.Look look) {
         try {
-            return (look == Page.Look.BOLD ? bold : plain).getStringWidth(text.replace('\t', ' ')) * SIZE / 1000;
+            return (look == Page.Look.BOLD ? bold : plain).getStringWidth(text.replace('\t', ' ')) * size / 1000;
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
@@ -187,7 +237,7 @@ final class PaperPage implements AutoCloseable {
         }
         canvas.setNonStrokingColor(run.look() == Page.Look.RED ? new Color(0xc00000) : Color.BLACK);
         canvas.beginText();
-        canvas.setFont(run.look() == Page.Look.BOLD ? bold : plain, SIZE);
+        canvas.setFont(run.look() == Page.Look.BOLD ? bold : plain, size);
         canvas.newLineAtOffset(x, baseline);
         canvas.showText(run.text());
         canvas.endText();

@@ -8,6 +8,7 @@ import org.tidyleaf.reading.made.Habits.Points;
 final class WrittenKinds {
 
     private static final String LINE_TO_WRITE_ON = "______________________________________________________________";
+    private static final String LINE_OF_COLUMN = "____________________________";
 
     private final Typist typist;
 
@@ -36,6 +37,10 @@ final class WrittenKinds {
         typist.stem("", asked.text(), "");
         typist.answer(asked.accepted().get(0), "");
         typist.expect("hottext", asked.text(), typist.key(asked.accepted().get(0)));
+    }
+
+    private String lineToWriteOn() {
+        return typist.habits().twoColumns() ? LINE_OF_COLUMN : LINE_TO_WRITE_ON;
     }
 
     private static String numbered(String text) {
@@ -67,9 +72,9 @@ final class WrittenKinds {
     void essay(Content.Asked asked) {
         typist.stem("", asked.text(), "");
         if (!typist.hasKey()) {
-            typist.page().line(LINE_TO_WRITE_ON);
-            typist.page().line(LINE_TO_WRITE_ON);
-            typist.page().line(LINE_TO_WRITE_ON);
+            typist.page().line(lineToWriteOn());
+            typist.page().line(lineToWriteOn());
+            typist.page().line(lineToWriteOn());
         }
         typist.answer(asked.accepted().get(0), "");
         typist.expect("extended-text", asked.text(), typist.key(asked.accepted().get(0)));
@@ -99,8 +104,8 @@ final class WrittenKinds {
             String letter = String.valueOf((char) ('a' + i));
             typist.page().line("(" + letter + ") " + asked.text());
             if (!typist.hasKey()) {
-                typist.page().line(LINE_TO_WRITE_ON);
-                typist.page().line(LINE_TO_WRITE_ON);
+                typist.page().line(lineToWriteOn());
+                typist.page().line(lineToWriteOn());
             }
             String answer = asked.accepted().get(0);
             Optional<String> points = shared ? Optional.of("1") : Optional.empty();

@@ -1,0 +1,266 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Emphasis;
+
+/**
+ * Which rows of a page go on in the next: those that had no room for its first word, where nothing says that it begins something.
+ * A teacher's word processor broke them; to readers the sentence is one.
+ */
+final class PdfParagraphs {
+
+    /** Rows of one paragraph stand no further apart than so many usual distances. */
+    private static final double APART = 1.25;
+
+    /** Shorter rows were not broken by the edge of a column. */
+    private static final int LEAST_LETTERS = 20;
+
+    private static final int LONGEST_LABEL = 5;
+
+    /** In parts of a page's width: columns part no further to the right. */
+    private static final float MIDDLE = 0.55f;
+
+    /** So many rows may reach over the edge, and no more than one of several. */
+    private static final int MOST_OUTSIDE = 2;
+
+    private static final int FEW = 8;
+
+    /** In points: what differs less ends at the same edge. */
+    private static final float SAME_EDGE = 6;
+
+    /** The longest row shows where a column ends if it fills so much of the room there is. */
+    private static final float FILLED = 0.6f;
+
+    /** In parts of a letter's size: the space before the next word. */
+    private static final float SPACE = 0.25f;
+
+    /** In points: where a row may begin left of the one above, and how far right of it, where a label hangs before that. */
+    private static final float LEFT = 2;
+
+    private static final float FIRST_LINE = 40;
+    private static final float HANGING = 60;
+
+    private static final Pattern BEGINS = Pattern.compile(
+            "[(\\[]?(?:\\d{1,3}|\\p{L}|[ivxIVX]{1,5})\\s?[.):\\]\u2013-].*"
+                    + "|[\\p{So}\\p{Sm}\\p{Sk}\\p{Po}\\p{Pc}\\p{Pd}\\p{Ps}\u2022\\d#].*|[\\p{Lu}][\\p{L} .\u00b0]{0,24}[:=\\d#].*");
+
+    private static final Pattern ENDS = Pattern.compile(".*[.?!:;\u2026_)\\]][\"'\u201d\u2019\u00bb]?");
+
+    /** "(2 points)", "(___/2)", "- 2 points": what had no room behind its question. */
+    private static final Pattern WORTH =
+            Pattern.compile("[(\\[][_.\u2026]*\\s*/?\\s*\\d{1,3}(?:[.,]\\d)?(?:\\s?\\p{L}{1,8}\\.?)?[)\\]]"
+                    + "|[-\u2013\u2014]\\s+\\d{1,3}\\s?\\p{L}{1,8}\\.?");
+
+    private static final Pattern DASH_AT_END = Pattern.compile(".*\\s[-\u2013\u2014]");
+
+    /** What marks an option, alone. */
+    private static final Pattern SIGN = Pattern.compile("\\*{1,2}|[\u2713\u2714\u2605\u2611]");
+
+    /** "9-11." alone below "… and answer questions". */
+    private static final Pattern RANGE = Pattern.compile("\\d{1,3}\\s?[-\u2013]\\s?\\d{1,3}[.:]?");
+
+    private static final Pattern RANGE_CUT = Pattern.compile(".*\\p{L}\\s\\d{1,3}\\s?[-\u2013]");
+
+    /** "…   5." over "swarm   6. red": a list of answers. */
+    private static final Pattern NUMBER_ALONE = Pattern.compile(".*\\s{2}\\d{1,3}[.)]");
+
+    private static final Pattern LABEL_ALONE = Pattern.compile(".*[(\\[]?[A-Ha-h][.)\\]]");
+
+    private static final String HYPHENS = "-\u2010\u00ad";
+
+    /** In English, first halves of words that are always written with a hyphen. */
+    private static final Set<String> KEEP_HYPHEN = Set.of("well", "self", "half", "non", "ex");
+
+    private final List<PdfRow> rows;
+    private final float[] edges;
+    private final double pitch;
+    private final boolean numbered;
+
+    /**
+     * @param pitch the usual distance of two rows, in sizes of their face
+     * @param columns whether any page of the document has two columns; on the last only one may be filled
+     */
+    PdfParagraphs(PdfPage page, List<PdfRow> rows, double pitch, boolean columns) {
+        this.rows = rows;
+        this.pitch = pitch;
+        this.edges = new float[rows.size()];
+        this.numbered = rows.stream().filter(PdfParagraphs::isLineNumbered).count() > 1;
+        float margin = (float) rows.stream().mapToDouble(PdfRow::left).min().orElse(0);
+        int from = 0;
+        for (int i = 1; i <= rows.size(); i++) {
+            if (i == rows.size()
+                    || rows.get(i).newColumn()
+                    || rows.get(i).y() < rows.get(i - 1).y()) {
+                boolean half = rows.get(from).newColumn() || columns && isHalf(page, from, i);
+                edges(from, i, half ? page.width() / 2 : page.width() - margin);
+                from = i;
+            }
+        }
+    }
+
+    /** Whether hardly any row reaches over the middle of the page. */
+    private boolean isHalf(PdfPage page, int from, int to) {
+        long over = rows.subList(from, to).stream()
+                .filter(row -> row.right() > page.width() * MIDDLE)
+                .count();
+        return over <= MOST_OUTSIDE;
+    }
+
+    /** For each row of a column the edge that it shares with those which stand above or below it; none where that is not to be seen. */
+    private void edges(int from, int to, float right) {
+        for (int i = from; i < to; i++) {
+            PdfRow row = rows.get(i);
+            float left = row.left();
+            List<Float> rights = new ArrayList<>();
+            for (PdfRow other : rows.subList(from, to)) {
+                if (other.left() < row.right() && other.right() > row.left()) {
+                    rights.add(other.right());
+                    left = Math.min(left, other.left());
+                }
+            }
+            // The head of a paper may reach over more than one column.
+            rights.sort(Comparator.reverseOrder());
+            float edge = rights.get(Math.min(MOST_OUTSIDE, rights.size() / FEW));
+            float room = left > right ? edge - left : right - left;
+            edges[i] = edge - left >= FILLED * room ? edge : Float.MAX_VALUE;
+        }
+    }
+
+    /** Whether the row at a place is broken, and goes on in the one behind it. */
+    boolean isBroken(int place) {
+        if (numbered || place + 1 >= rows.size() || rows.get(place + 1).newColumn()) {
+            return false;
+        }
+        PdfRow row = rows.get(place);
+        PdfRow next = rows.get(place + 1);
+        boolean below = next.y() > row.y()
+                && (next.y() - row.y()) / row.size() < pitch * APART
+                && Math.abs(next.size() - row.size()) < 0.5f
+                && next.left() > row.left() - FIRST_LINE
+                && next.left() < row.left() + HANGING;
+        return below
+                && row.glyphs().size() >= LEAST_LETTERS
+                && row.right() < edges[place] + SAME_EDGE
+                && (edges[place] - row.right() < firstWord(next) || endsInHyphen(row, next))
+                && isBold(row.glyphs().get(row.glyphs().size() - 1))
+                        == isBold(next.glyphs().get(0))
+                && isWithinSentence(row, next);
+    }
+
+    private static boolean isWithinSentence(PdfRow row, PdfRow next) {
+        String text = row.plain();
+        if (SIGN.matcher(next.spaced()).matches() || isBracketOpen(row.spaced(), next.spaced())) {
+            return true;
+        }
+        boolean wide = isWide(row) || next.lastPart().isPresent();
+        boolean lower = Character.isLowerCase(next.glyphs().get(0).text().codePointAt(0));
+        if (wide) {
+            boolean listed =
+                    text.endsWith(",") || NUMBER_ALONE.matcher(row.spaced()).matches();
+            return lower
+                    && (listed
+                            || next.lastPart().isEmpty()
+                                    && LABEL_ALONE.matcher(text).matches());
+        }
+        boolean dashed = DASH_AT_END.matcher(row.spaced()).matches();
+        boolean range = RANGE.matcher(next.spaced()).matches() && Character.isLetter(last(row));
+        if (range || WORTH.matcher((dashed ? "- " : "") + next.spaced()).matches() || isRangeCut(row, next)) {
+            return true;
+        }
+        boolean left = next.left() < row.left() - LEFT;
+        return !ENDS.matcher(text).matches() && !BEGINS.matcher(next.spaced()).matches() && (lower || !left);
+    }
+
+    /** Whether parts of a row stand far apart, but for a label before the text. */
+    private static boolean isWide(PdfRow row) {
+        return row.lastPart()
+                .filter(start ->
+                        row.glyphs().stream().filter(glyph -> glyph.x() < start).count() > LONGEST_LABEL)
+                .isPresent();
+    }
+
+    /** "… is the newton (symbol" over "N).". */
+    private static boolean isBracketOpen(String row, String next) {
+        int close = next.indexOf(')');
+        int open = next.indexOf('(');
+        return row.lastIndexOf('(') > row.lastIndexOf(')') && close >= 0 && (open < 0 || close < open);
+    }
+
+    private static int last(PdfRow row) {
+        return row.glyphs().get(row.glyphs().size() - 1).text().codePointAt(0);
+    }
+
+    /** "10   settle the matter": every fifth line of a passage counts, so that lines have to stay. */
+    private static boolean isLineNumbered(PdfRow row) {
+        return row.lastPart().isPresent() && row.spaced().matches("\\d{0,2}[05]\\s{2,}\\p{L}.*");
+    }
+
+    private static boolean isBold(PdfPage.Glyph glyph) {
+        return glyph.look().contains(Emphasis.BOLD);
+    }
+
+    private static float firstWord(PdfRow row) {
+        int end = 1;
+        while (end < row.glyphs().size()
+                && PdfRow.gap(row.glyphs().get(end - 1), row.glyphs().get(end)).isEmpty()) {
+            end++;
+        }
+        return row.glyphs().get(end - 1).right() - row.left() + SPACE * row.size();
+    }
+
+    /**
+     * Whether the hyphen at the end of a broken row parts a word, and is none of the word's own: that shows in "well-known" or in
+     * "well" and "known" elsewhere on the page.
+     */
+    boolean isParted(int place) {
+        PdfRow row = rows.get(place);
+        PdfRow next = rows.get(place + 1);
+        if (!endsInHyphen(row, next)) {
+            return false;
+        }
+        String before = lastWord(row.spaced()).toLowerCase(Locale.ROOT);
+        String behind = next.spaced().split("[^\\p{L}]", 2)[0].toLowerCase(Locale.ROOT);
+        Set<String> words = words();
+        boolean own = words.contains(before + "-" + behind)
+                || KEEP_HYPHEN.contains(before)
+                || words.contains(before) && words.contains(behind);
+        return words.contains(before + behind) || !own;
+    }
+
+    /** Whether a broken row ends within a word or a range, so that no space comes between. */
+    boolean isCutWithin(int place) {
+        return endsInHyphen(rows.get(place), rows.get(place + 1)) || isRangeCut(rows.get(place), rows.get(place + 1));
+    }
+
+    /** "questions 10-" over "12.". */
+    private static boolean isRangeCut(PdfRow row, PdfRow next) {
+        return RANGE_CUT.matcher(row.spaced()).matches()
+                && Character.isDigit(next.glyphs().get(0).text().charAt(0));
+    }
+
+    private static boolean endsInHyphen(PdfRow row, PdfRow next) {
+        int last = row.glyphs().size() - 1;
+        return HYPHENS.indexOf(row.glyphs().get(last).text().charAt(0)) >= 0
+                && Character.isLetter(row.glyphs().get(last - 1).text().codePointAt(0))
+                && Character.isLowerCase(next.glyphs().get(0).text().codePointAt(0));
+    }
+
+    private static String lastWord(String text) {
+        String[] words = text.substring(0, text.length() - 1).split("[^\\p{L}]+");
+        return words.length == 0 ? "" : words[words.length - 1];
+    }
+
+    private Set<String> words() {
+        Set<String> words = new HashSet<>();
+        for (PdfRow row : rows) {
+            words.addAll(List.of(row.spaced().toLowerCase(Locale.ROOT).split("[^\\p{L}-]+")));
+        }
+        return words;
+    }
+}
