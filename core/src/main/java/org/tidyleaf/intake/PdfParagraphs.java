@@ -31,6 +31,9 @@ final class PdfParagraphs {
 
     private static final int FEW = 8;
 
+    /** In points: what reaches over the edge does so by more. */
+    private static final float FAR_OVER = 60;
+
     /** In points: what differs less ends at the same edge. */
     private static final float SAME_EDGE = 6;
 
@@ -126,7 +129,12 @@ final class PdfParagraphs {
             }
             // The head of a paper may reach over more than one column.
             rights.sort(Comparator.reverseOrder());
-            float edge = rights.get(Math.min(MOST_OUTSIDE, rights.size() / FEW));
+            int outside = 0;
+            while (outside < Math.min(MOST_OUTSIDE, rights.size() / FEW)
+                    && rights.get(outside) - rights.get(outside + 1) > FAR_OVER) {
+                outside++;
+            }
+            float edge = rights.get(outside);
             float room = left > right ? edge - left : right - left;
             edges[i] = edge - left >= FILLED * room ? edge : Float.MAX_VALUE;
         }

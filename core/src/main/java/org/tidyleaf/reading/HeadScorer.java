@@ -100,7 +100,10 @@ final class HeadScorer {
         fit += cues.is(Trait.HEADING) ? SURE : 0;
         boolean told = isToldBelowHead(index, from);
         fit -= told ? CLEAR : 0;
-        boolean typeHead = cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty() && !told && !isOverCloze(index);
+        // "I. Gapped text" in bold, though no second part ever follows.
+        boolean own =
+                cues.labels().isEmpty() || cues.is(Trait.BOLD) && !hasOwnLabel(index) && around.isNextStem(index + 1);
+        boolean typeHead = cues.is(Trait.TYPE_HEAD) && own && !told && !isOverCloze(index);
         fit += typeHead ? CLEAR + LEANING : 0;
         // Where one type after another has its head, the first of them has one too.
         fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
