@@ -83,9 +83,10 @@ final class Vocabulary {
     private void tellLanguages() {
         for (int i = 0; i < byLanguage.size(); i++) {
             int language = i;
-            byLanguage.get(i).values().stream()
-                    .flatMap(value -> Words.split(value.toString()).stream())
-                    .filter(word -> word.length() >= TELLING)
+            byLanguage.get(i).entrySet().stream()
+                    .flatMap(entry -> Words.split(entry.getValue().toString()).stream()
+                            .filter(word ->
+                                    word.length() >= TELLING || entry.getKey().equals("common")))
                     .forEach(word -> languages.merge(word, language, (one, other) -> one.equals(other) ? one : SHARED));
         }
         languages.values().removeIf(language -> language == SHARED);
