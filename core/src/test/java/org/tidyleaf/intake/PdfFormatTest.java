@@ -93,6 +93,73 @@ class PdfFormatTest {
                 .containsExactly("1. What is it made of?", "A wax\tB honey comb", "C resin\tD pollen grains");
     }
 
+    /** Rows as a word processor breaks them at a width: those without room for the next word are one line to a reader. */
+    @Test
+    void rowsThatHadNoRoomGoOnAsOneLine() throws Exception {
+        Source source = pdf(out -> {
+            String[] rows = {
+                "1. A well-known keeper measures the usual brood tempera-",
+                "ture of a strong colony in May. The value is about the tem-",
+                "perature of a healthy child. How does a well-",
+                "known keeper measure it, and what is the reading of his",
+                "instrument as a rule?",
+                "Use the table and the drawing above to answer questions 7-",
+                "9.",
+                "A. with a hand held against the lid of the hive in summer",
+                "B. with a thermometer",
+                "put between the frames"
+            };
+            for (int i = 0; i < rows.length; i++) {
+                at(out, PLAIN, 18, 60, 100 + i * 22, rows[i]);
+            }
+        });
+        assertThat(texts(source))
+                .containsExactly(
+                        "1. A well-known keeper measures the usual brood temperature of a strong colony in May. The value is"
+                                + " about the temperature of a healthy child. How does a well-known keeper measure it, and what"
+                                + " is the reading of his instrument as a rule?",
+                        "Use the table and the drawing above to answer questions 7-9.",
+                        "A. with a hand held against the lid of the hive in summer",
+                        "B. with a thermometer",
+                        "put between the frames");
+    }
+
+    @Test
+    void aTableStandsInItsColumnAndAShortLastColumnIsOne() throws Exception {
+        Source source = pdf(
+                out -> {
+                    for (int i = 0; i < 30; i++) {
+                        at(out, PLAIN, 11, 60, 100 + i * 22, "left line number " + i);
+                    }
+                    table(out, 320, 140);
+                    for (int i = 6; i < 30; i++) {
+                        at(out, PLAIN, 11, 320, 100 + i * 22, "right line number " + i);
+                    }
+                },
+                out -> {
+                    for (int i = 0; i < 30; i++) {
+                        at(out, PLAIN, 11, 60, 100 + i * 22, "next line number " + i);
+                    }
+                    at(out, PLAIN, 11, 320, 104, "the last of all");
+                });
+        List<String> texts = texts(source);
+        assertThat(texts.subList(29, 35))
+                .containsExactly("left line number 29", "mm", "cm", "10", "1", "right line number 6");
+        assertThat(texts.subList(texts.size() - 2, texts.size()))
+                .containsExactly("next line number 29", "the last of all");
+    }
+
+    private static void table(PDPageContentStream out, float left, float top) throws IOException {
+        String[][] cells = {{"mm", "cm"}, {"10", "1"}};
+        for (int row = 0; row < 2; row++) {
+            for (int column = 0; column < 2; column++) {
+                out.addRect(left + column * 100, PDRectangle.A4.getHeight() - top - (row + 1) * 20, 100, 20);
+                out.stroke();
+                at(out, PLAIN, 11, left + 4 + column * 100, top + 15 + row * 20, cells[row][column]);
+            }
+        }
+    }
+
     /** A fraction's bar ends freely; the edges of a highlighted word's box do not. */
     @Test
     void aHighlightedSignAboveAnotherIsNoFraction() throws Exception {
