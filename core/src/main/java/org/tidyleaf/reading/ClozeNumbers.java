@@ -26,7 +26,7 @@ final class ClozeNumbers {
             Cues cues = all.get(i);
             if (cues.is(Trait.CLOZE)) {
                 String below = i + 1 < all.size() ? all.get(i + 1).text() : "";
-                gaps = CueFinder.numberedGaps(cues.text() + " " + below);
+                gaps = TraitFinder.numberedGaps(cues.text() + " " + below);
             }
             Matcher bare = BARE.matcher(cues.text());
             boolean asked = bare.matches()
@@ -53,7 +53,8 @@ final class ClozeNumbers {
             return Set.of();
         }
         // A number may end one line and its gap begin the next.
-        Set<Integer> gaps = CueFinder.numberedGaps(all.stream().map(Cues::text).collect(Collectors.joining(" ")));
+        Set<Integer> gaps =
+                TraitFinder.numberedGaps(all.stream().map(Cues::text).collect(Collectors.joining(" ")));
         Set<Integer> found = new HashSet<>();
         boolean below = false;
         for (int i = 0; i < all.size(); i++) {

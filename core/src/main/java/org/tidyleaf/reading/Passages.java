@@ -24,7 +24,7 @@ final class Passages {
 
         /** The numbers of its gaps. */
         Set<String> gaps() {
-            return CueFinder.numberedGaps(text.toString()).stream()
+            return TraitFinder.numberedGaps(text.toString()).stream()
                     .map(String::valueOf)
                     .collect(Collectors.toSet());
         }

@@ -120,7 +120,7 @@ final class SharedOptions {
             if (number(all.get(i)) > 0) {
                 return false;
             }
-            Matcher range = CueFinder.RANGE.matcher(all.get(i).text());
+            Matcher range = TraitFinder.RANGE.matcher(all.get(i).text());
             if (range.matches() && Integer.parseInt(range.group(1)) == first) {
                 return true;
             }
