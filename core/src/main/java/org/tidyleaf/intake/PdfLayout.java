@@ -34,10 +34,10 @@ final class PdfLayout {
     private static final String STACKED =
             "Signs stand above one another here and may be in the wrong order. Compare them with the page.";
 
-    private PdfLayout() {}
-
     /** In signs: a shorter text of a cell has room for the next word and goes on nowhere. */
     private static final int LEAST_CUT = 12;
+
+    private PdfLayout() {}
 
     /** @param notes takes what could not be read with certainty */
     static void lines(List<PdfPage> pages, LineCollector lines, List<Figure> figures, List<Note> notes) {

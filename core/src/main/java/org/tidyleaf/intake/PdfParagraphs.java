@@ -1,6 +1,7 @@
 package org.tidyleaf.intake;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -30,6 +31,9 @@ final class PdfParagraphs {
     private static final int MOST_OUTSIDE = 2;
 
     private static final int FEW = 8;
+
+    /** No page that people print has more rows. */
+    private static final int MOST_ROWS = 500;
 
     /** In points: what reaches over the edge does so by more. */
     private static final float FAR_OVER = 60;
@@ -101,7 +105,7 @@ final class PdfParagraphs {
                     || rows.get(i).newColumn()
                     || rows.get(i).y() < rows.get(i - 1).y()) {
                 boolean half = rows.get(from).newColumn() || columns && isHalf(page, from, i);
-                edges(from, i, half ? page.width() / 2 : page.width() - margin);
+                edges(from, i, half ? page.width() / 2 : page.width() - margin, page.width() - margin);
                 from = i;
             }
         }
@@ -115,8 +119,16 @@ final class PdfParagraphs {
         return over <= MOST_OUTSIDE;
     }
 
-    /** For each row of a column the edge that it shares with those which stand above or below it; none where that is not to be seen. */
-    private void edges(int from, int to, float right) {
+    /**
+     * For each row of a column the edge that it shares with those which stand above or below it; none where that is not to be seen.
+     *
+     * @param right where the column may reach, {@code end} where one to the right of that may
+     */
+    private void edges(int from, int to, float right, float end) {
+        if (to - from > MOST_ROWS) {
+            Arrays.fill(edges, from, to, Float.MAX_VALUE);
+            return;
+        }
         for (int i = from; i < to; i++) {
             PdfRow row = rows.get(i);
             float left = row.left();
@@ -135,7 +147,7 @@ final class PdfParagraphs {
                 outside++;
             }
             float edge = rights.get(outside);
-            float room = left > right ? edge - left : right - left;
+            float room = (left < right ? right : end) - left;
             edges[i] = edge - left >= FILLED * room ? edge : Float.MAX_VALUE;
         }
     }
@@ -254,8 +266,12 @@ final class PdfParagraphs {
 
     private static boolean endsInHyphen(PdfRow row, PdfRow next) {
         int last = row.glyphs().size() - 1;
-        return HYPHENS.indexOf(row.glyphs().get(last).text().charAt(0)) >= 0
-                && Character.isLetter(row.glyphs().get(last - 1).text().codePointAt(0))
+        PdfPage.Glyph hyphen = row.glyphs().get(last);
+        PdfPage.Glyph before = row.glyphs().get(last - 1);
+        // Behind a space it is a dash.
+        return HYPHENS.indexOf(hyphen.text().charAt(0)) >= 0
+                && PdfRow.gap(before, hyphen).isEmpty()
+                && Character.isLetter(before.text().codePointAt(0))
                 && Character.isLowerCase(next.glyphs().get(0).text().codePointAt(0));
     }
 

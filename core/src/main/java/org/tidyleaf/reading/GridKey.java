@@ -52,7 +52,15 @@ final class GridKey {
         return row.matches() ? place(row.group(1), grid) : Optional.empty();
     }
 
+    /** The column that a word names, in full or by its first letter where no other column begins so. */
     private static Optional<Integer> place(String word, Grid grid) {
+        boolean first = word.strip().length() == 1;
+        long alike = grid.columns().stream()
+                .filter(column -> column.plain().regionMatches(true, 0, word.strip(), 0, 1))
+                .count();
+        if (first && alike > 1) {
+            return Optional.empty();
+        }
         return JudgedBy.place(
                         word,
                         grid.columns().stream().map(column -> column.plain()).toList())

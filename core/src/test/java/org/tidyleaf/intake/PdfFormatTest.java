@@ -107,7 +107,9 @@ class PdfFormatTest {
                 "9.",
                 "A. with a hand held against the lid of the hive in summer",
                 "B. with a thermometer",
-                "put between the frames"
+                "put between the frames",
+                "C. with whatever is at hand when the sun shines on it -",
+                "or not at all"
             };
             for (int i = 0; i < rows.length; i++) {
                 at(out, PLAIN, 18, 60, 100 + i * 22, rows[i]);
@@ -121,7 +123,9 @@ class PdfFormatTest {
                         "Use the table and the drawing above to answer questions 7-9.",
                         "A. with a hand held against the lid of the hive in summer",
                         "B. with a thermometer",
-                        "put between the frames");
+                        "put between the frames",
+                        "C. with whatever is at hand when the sun shines on it -",
+                        "or not at all");
     }
 
     @Test
