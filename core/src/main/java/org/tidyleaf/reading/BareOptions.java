@@ -1,10 +1,13 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.tidyleaf.reading.Cues.Trait;
@@ -26,6 +29,9 @@ final class BareOptions {
 
     private static final Set<Emphasis> MARKS =
             Set.of(Emphasis.HIGHLIGHT, Emphasis.COLOR, Emphasis.UNDERLINE, Emphasis.BOLD);
+
+    private static final Pattern KEYED =
+            Pattern.compile("(?<![\\d.,])(\\d{1,3})\\s?[.):-]\\s{0,3}([A-H])(?=[\\s,;.]|$)(?!\\.\\s?\\p{L})");
 
     private BareOptions() {}
 
@@ -49,8 +55,36 @@ final class BareOptions {
                     .forEach(sizes::add);
         }
         Set<Integer> found = new HashSet<>();
-        groups.stream().filter(group -> sizes.contains(group.size())).forEach(found::addAll);
+        Map<Integer, Integer> keys = letterKeys(all);
+        groups.stream()
+                .filter(group -> sizes.contains(group.size()) || isKeyedByLetter(all, habits, group, keys))
+                .forEach(found::addAll);
         return found;
+    }
+
+    /** "1. B   2. A": for each number the place of the letter that somewhere stands behind it; none where only a few have one. */
+    private static Map<Integer, Integer> letterKeys(List<Cues> all) {
+        Map<Integer, Integer> keys = new HashMap<>();
+        for (Cues cues : all) {
+            KEYED.matcher(cues.line().text())
+                    .results()
+                    .forEach(keyed -> keys.merge(
+                            Integer.parseInt(keyed.group(1)), keyed.group(2).charAt(0) - 'A', (one, other) -> other));
+        }
+        return keys.size() < FEWEST_GROUPS ? Map.of() : keys;
+    }
+
+    /** A question with a letter for its answer has options, though none of them shows a letter. */
+    private static boolean isKeyedByLetter(
+            List<Cues> all, Habits habits, List<Integer> group, Map<Integer, Integer> keys) {
+        int stem = group.get(0) - 1;
+        while (stem > 0 && !habits.chained().contains(stem)) {
+            stem--;
+        }
+        return habits.stemLabel(all.get(stem))
+                .map(label -> keys.get(label.ordinal()))
+                .filter(letter -> letter < group.size())
+                .isPresent();
     }
 
     /** Where options stand right below what is asked, lines behind a gap are something else. */

@@ -49,6 +49,7 @@ final class CueFinder {
             all.add(find(source.line(piece.segment().line()), piece));
         }
         FullLines.mark(all);
+        markTotalsInCode(all);
         markLoneJudgements(all);
         WordsAsBullets.unlabel(all);
         BareLetters.label(all);
@@ -93,6 +94,18 @@ final class CueFinder {
             cues.labels().stream()
                     .filter(label -> label.kind() == Label.Kind.NUMBER)
                     .forEach(label -> below.add(label.ordinal()));
+        }
+    }
+
+    /** "total = 0" above or below a line of a program is one, and sums up no points. */
+    private static void markTotalsInCode(List<Cues> all) {
+        for (int i = 0; i < all.size(); i++) {
+            boolean beside = i > 0 && all.get(i - 1).is(Trait.CODE)
+                    || i + 1 < all.size() && all.get(i + 1).is(Trait.CODE);
+            if (beside && all.get(i).is(Trait.END_WORD) && all.get(i).text().contains(" = ")) {
+                all.get(i).traits().remove(Trait.END_WORD);
+                all.get(i).traits().add(Trait.CODE);
+            }
         }
     }
 

@@ -17,6 +17,8 @@ final class DraftSections {
     private static final Pattern LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
             + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
 
+    private static final Pattern STRETCHED = Pattern.compile("\\S+(?: {2,}\\S+){3,20}");
+
     private final Habits habits;
     private final ProseMaker prose;
     private final List<Section> sections = new ArrayList<>();
@@ -45,8 +47,13 @@ final class DraftSections {
         Optional<PointsFinder.Found> each = each(cues);
         pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
         String title = each.map(found -> without(cues.text(), found)).orElse(cues.text());
-        sections.add(new Section(title.strip(), Prose.EMPTY));
+        sections.add(new Section(unstretched(title.strip()), Prose.EMPTY));
         said.add(cues.text());
+    }
+
+    /** "Part   A.   Multiple   choice": a heading that fills its line, with no two words as near as words are. */
+    private static String unstretched(String title) {
+        return STRETCHED.matcher(title).matches() ? title.replaceAll(" {2,}", " ") : title;
     }
 
     /** The points of each question are no part of the title. */

@@ -110,7 +110,11 @@ final class ProseMaker {
         String above = source.text(segments.get(i - 1)).strip();
         String here = source.text(segments.get(i)).strip();
         boolean sentenceOver = above.matches("(?s).*[.!?:;][\"'\u201d\u2019)\\]]?");
-        return sentenceOver || !here.isEmpty() && !Character.isLowerCase(here.charAt(0));
+        return sentenceOver
+                // A program's lines stay lines.
+                || TraitFinder.isCode(above)
+                || TraitFinder.isCode(here)
+                || !here.isEmpty() && !Character.isLowerCase(here.charAt(0));
     }
 
     private Set<Emphasis> throughout(List<Segment> segments) {

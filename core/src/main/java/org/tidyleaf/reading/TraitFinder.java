@@ -133,11 +133,16 @@ final class TraitFinder {
         boolean preface = line.number() == 1
                 && WORDS.mentions(words, "preface")
                 && PREFACE.matcher(text).matches();
-        add(traits, Trait.CODE, mayBeCode(text) && CODE.matcher(text).matches());
+        add(traits, Trait.CODE, isCode(text));
         add(traits, Trait.PREFACE, preface);
         add(traits, Trait.END_WORD, preface);
         form(line, segment, text, traits);
         return traits;
+    }
+
+    /** A line of a program. */
+    static boolean isCode(String text) {
+        return mayBeCode(text) && CODE.matcher(text).matches();
     }
 
     /** A cheap look before the pattern is tried. */
