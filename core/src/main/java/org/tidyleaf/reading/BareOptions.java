@@ -30,8 +30,9 @@ final class BareOptions {
     private static final Set<Emphasis> MARKS =
             Set.of(Emphasis.HIGHLIGHT, Emphasis.COLOR, Emphasis.UNDERLINE, Emphasis.BOLD);
 
-    private static final Pattern KEYED =
-            Pattern.compile("(?<![\\d.,])(\\d{1,3})\\s?[.):-]\\s{0,3}([A-H])(?=[\\s,;.]|$)(?!\\.\\s?\\p{L})");
+    /** "3. A" with nothing behind it but the next; "3. A drone …" asks. */
+    private static final Pattern KEYED = Pattern.compile(
+            "(?<![\\d.,])(\\d{1,3})\\s?[.):-]\\s{0,3}([A-H])(?=\\s*$|\\s*[,;]|\\.?\\s+\\d|\\.\\s*$|\\s{2}|\\t)");
 
     private BareOptions() {}
 
