@@ -56,11 +56,19 @@ final class BareOptions {
                     .forEach(sizes::add);
         }
         Set<Integer> found = new HashSet<>();
-        Map<Integer, Integer> keys = letterKeys(all);
+        // Where numbers begin anew, a letter may belong to another part's question.
+        Map<Integer, Integer> keys = beginAnew(all, habits) ? Map.of() : letterKeys(all);
         groups.stream()
                 .filter(group -> sizes.contains(group.size()) || isKeyedByLetter(all, habits, group, keys))
                 .forEach(found::addAll);
         return found;
+    }
+
+    private static boolean beginAnew(List<Cues> all, Habits habits) {
+        Set<Integer> seen = new HashSet<>();
+        return habits.chained().stream()
+                .flatMap(stem -> habits.stemLabel(all.get(stem)).stream())
+                .anyMatch(label -> !seen.add(label.ordinal()));
     }
 
     /** "1. B   2. A": for each number the place of the letter that somewhere stands behind it; none where only a few have one. */
@@ -69,8 +77,8 @@ final class BareOptions {
         for (Cues cues : all) {
             KEYED.matcher(cues.line().text())
                     .results()
-                    .forEach(keyed -> keys.merge(
-                            Integer.parseInt(keyed.group(1)), keyed.group(2).charAt(0) - 'A', (one, other) -> other));
+                    .forEach(keyed -> keys.put(
+                            Integer.parseInt(keyed.group(1)), keyed.group(2).charAt(0) - 'A'));
         }
         return keys.size() < FEWEST_GROUPS ? Map.of() : keys;
     }
