@@ -172,8 +172,9 @@ final class PdfDrawings {
             int right = Math.min(image.getWidth(), Math.round((box.right() + MARGIN) * scale));
             int bottom = Math.min(image.getHeight(), Math.round((box.bottom() + MARGIN) * scale));
             if (right > left && bottom > top) {
-                byte[] png = PdfPageReader.png(image.getSubimage(left, top, right - left, bottom - top));
-                pictures.add(new PdfPage.Picture(box.left(), box.top(), box.width(), box.height(), png));
+                byte[] png = Pictures.png(image.getSubimage(left, top, right - left, bottom - top));
+                PdfPictures.Stored file = new PdfPictures.Stored("image/png", png);
+                pictures.add(new PdfPage.Picture(box.left(), box.top(), box.width(), box.height(), file));
             }
         }
         return pictures;

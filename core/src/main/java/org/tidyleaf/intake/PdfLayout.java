@@ -317,13 +317,15 @@ final class PdfLayout {
 
     private static void inline(PdfPage.Picture picture, LineCollector lines, List<Figure> figures) {
         String id = "f" + (figures.size() + 1);
-        figures.add(new Figure(id, "image/png", "", picture.png()));
+        figures.add(
+                new Figure(id, picture.file().mediaType(), "", picture.file().bytes()));
         lines.figure(id);
     }
 
     private static void figure(PdfPage page, PdfPage.Picture picture, LineCollector lines, List<Figure> figures) {
         String id = "f" + (figures.size() + 1);
-        figures.add(new Figure(id, "image/png", "", picture.png()));
+        figures.add(
+                new Figure(id, picture.file().mediaType(), "", picture.file().bytes()));
         lines.figure(id);
         lines.box(new Box(
                 page.number(),

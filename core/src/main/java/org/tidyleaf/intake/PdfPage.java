@@ -103,5 +103,5 @@ record PdfPage(
     }
 
     /** An image with the place of its top left corner. */
-    record Picture(float x, float y, float width, float height, byte[] png) {}
+    record Picture(float x, float y, float width, float height, PdfPictures.Stored file) {}
 }

@@ -1,7 +1,5 @@
 package org.tidyleaf.intake;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -10,7 +8,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import javax.imageio.ImageIO;
 import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingColor;
 import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingColorN;
@@ -34,14 +31,12 @@ import org.tidyleaf.source.Emphasis;
 /** Collects the glyphs and images of one page after the other, with their faces and colours. */
 final class PdfPageReader extends PDFTextStripper {
 
-    /** Larger images are not unpacked; they would fill the memory. */
-    private static final long MOST_PIXELS = 40_000_000;
-
     /** Logos and rules smaller than this are ornament. */
     private static final float LEAST_SIDE = 12;
 
     private final List<PdfPage.Glyph> glyphs = new ArrayList<>();
     private final List<PdfPage.Picture> pictures = new ArrayList<>();
+    private final PdfPictures files = new PdfPictures();
     private final PdfPaths paths = new PdfPaths();
     private float pageHeight;
 
@@ -168,19 +163,13 @@ final class PdfPageReader extends PDFTextStripper {
         if (object instanceof PDImageXObject image
                 && width >= LEAST_SIDE
                 && height >= LEAST_SIDE
-                && (long) image.getWidth() * image.getHeight() <= MOST_PIXELS) {
+                && !PdfPictures.isTooLarge(image)) {
             pictures.add(new PdfPage.Picture(
                     place.getTranslateX(),
                     pageHeight - place.getTranslateY() - height,
                     width,
                     height,
-                    png(image.getImage())));
+                    files.of(image)));
         }
-    }
-
-    static byte[] png(BufferedImage image) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ImageIO.write(image, "png", out);
-        return out.toByteArray();
     }
 }

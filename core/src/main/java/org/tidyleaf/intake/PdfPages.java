@@ -33,7 +33,7 @@ public final class PdfPages {
             float largest = Math.max(box.getWidth(), box.getHeight());
             float dots = Math.min(DOTS_PER_INCH, LARGEST_SIDE / largest * 72);
             BufferedImage image = new PDFRenderer(document).renderImageWithDPI(page, dots, ImageType.RGB);
-            return PdfPageReader.png(image);
+            return Pictures.png(image);
         } catch (IOException | RuntimeException damaged) {
             throw new IntakeException.Unreadable(name + " has a page that can't be drawn.", damaged);
         }
