@@ -136,11 +136,17 @@ final class PdfFormulaRun {
         float left = (float) run.stream().mapToDouble(Glyph::x).min().orElseThrow();
         float right = (float) run.stream().mapToDouble(Glyph::right).max().orElseThrow();
         return new Glyph(
-                left, base.y(), right - left, base.size(), base.space(), "\\(" + latex(run) + "\\)", base.look());
+                left,
+                base.y(),
+                right - left,
+                base.size(),
+                run.get(0).parted(),
+                "\\(" + latex(run) + "\\)",
+                base.look());
     }
 
     private static Glyph withText(Glyph glyph, String text) {
-        return new Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.space(), text, glyph.look());
+        return new Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.parted(), text, glyph.look());
     }
 
     /** What belongs to a formula to the left and right of its first known sign. */

@@ -288,7 +288,7 @@ final class PdfFormulas {
                 beside == null ? y : beside.y(),
                 right - left,
                 beside == null ? size : beside.size(),
-                size / 4,
+                parts.get(0).parted(),
                 latex,
                 parts.get(0).look());
         glyphs.add(formula);

@@ -34,6 +34,9 @@ final class PdfPageReader extends PDFTextStripper {
     /** Logos and rules smaller than this are ornament. */
     private static final float LEAST_SIDE = 12;
 
+    /** In parts of the face's size: letters are drawn so much together or apart. */
+    private static final float KERNING = 0.15f;
+
     private final List<PdfPage.Glyph> glyphs = new ArrayList<>();
     private final List<PdfPage.Picture> pictures = new ArrayList<>();
     private final PdfPictures files = new PdfPictures();
@@ -83,14 +86,20 @@ final class PdfPageReader extends PDFTextStripper {
         boolean plain = unicode.charAt(0) < 0x80;
         String text =
                 plain ? unicode : SymbolFonts.read(face(position), unicode).replace('\u00a0', ' ');
+        PdfPage.Glyph before = glyphs.isEmpty() ? null : glyphs.get(glyphs.size() - 1);
+        float x = position.getXDirAdj();
+        float y = position.getYDirAdj();
+        // With the scale of the page: browsers print at three quarters of what the face's size says.
+        float size = Math.max(1, position.getYScale());
         glyphs.add(new PdfPage.Glyph(
-                position.getXDirAdj(),
-                position.getYDirAdj(),
-                position.getWidthDirAdj(),
-                Math.max(1, position.getFontSizeInPt()),
-                position.getWidthOfSpace(),
-                text,
-                look(position)));
+                x, y, position.getWidthDirAdj(), size, isParted(before, x, y, size), text, look(position)));
+    }
+
+    private static boolean isParted(PdfPage.Glyph before, float x, float y, float size) {
+        return before != null
+                && before.text().isBlank()
+                && before.y() == y
+                && Math.abs(before.right() - x) < KERNING * size;
     }
 
     /** The font's name without the letters that tell its subset ("ABCDEF+Symbol"). */

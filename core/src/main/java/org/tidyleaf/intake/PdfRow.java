@@ -237,7 +237,7 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
         if (gap > TAB_GAP * size) {
             return "\t";
         }
-        return gap > WIDE_GAP * size ? "   " : gap > WORD_GAP * size ? " " : "";
+        return gap > WIDE_GAP * size ? "   " : gap > WORD_GAP * size || glyph.parted() ? " " : "";
     }
 
     /** "\uFB01" is two letters to a reader. */

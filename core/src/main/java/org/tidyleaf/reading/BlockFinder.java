@@ -91,7 +91,7 @@ final class BlockFinder {
         boolean bank = WordBanks.isLine(cues.text()) && all.get(lead + 1).is(Trait.GAP)
                 || cues.labels().isEmpty()
                         && !WordBanks.behindColon(cues.text()).isEmpty()
-                        && WordBanks.isFor(cues.text(), gapsBelow(lead + 1));
+                        && WordBanks.isFor(cues.text(), gapsBelow(lead + 1, false));
         if (bank) {
             found.put(lead, Blocks.Kind.WORDS);
             gapped(lead + 1);
@@ -246,7 +246,7 @@ final class BlockFinder {
                 lead(from - 1);
                 return;
             }
-            if (twoColumns && table.size() >= 4) {
+            if (twoColumns && table.size() >= 4 && !WordsInCapitals.areIn(all, table)) {
                 table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
                 targetsBelow(table);
                 lead(from - 1);
@@ -563,25 +563,28 @@ final class BlockFinder {
             return false;
         }
         int words = PartsMaker.words(List.of(all.get(lead + 1))).size();
-        int gaps = gapsBelow(lead + 2);
+        int gaps = gapsBelow(lead + 2, true);
         // Rows of words far apart are a table that is typed.
         boolean table = all.get(lead + 2).text().matches(".*\\S\\s{3,}\\S.*");
         return !table && gaps >= FEWEST_PAIRS && words >= gaps && words <= gaps + FEWEST_PAIRS;
     }
 
-    /** The gaps of the lines right below that have no labels of their own, or are lettered on from the first letter. */
-    private int gapsBelow(int from) {
+    /** The gaps of the lines right below that have no labels of their own, or are counted on from the first letter or number. */
+    private int gapsBelow(int from, boolean numbered) {
         int gaps = 0;
-        for (int i = from; i < all.size() && all.get(i).is(Trait.GAP) && isOfGroup(all.get(i), i - from + 1); i++) {
+        for (int i = from; i < all.size() && all.get(i).is(Trait.GAP); i++) {
+            int ordinal = i - from + 1;
+            boolean ofGroup = all.get(i).labels().isEmpty()
+                    || all.get(i).labels().stream()
+                            .anyMatch(label -> label.ordinal() == ordinal
+                                    && (label.kind() == Label.Kind.LETTER
+                                            || numbered && label.kind() == Label.Kind.NUMBER));
+            if (!ofGroup) {
+                break;
+            }
             gaps += ProseMaker.gapsIn(all.get(i).text());
         }
         return gaps;
-    }
-
-    private static boolean isOfGroup(Cues cues, int ordinal) {
-        return cues.labels().isEmpty()
-                || cues.labels().stream()
-                        .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == ordinal);
     }
 
     private void gapped(int from) {

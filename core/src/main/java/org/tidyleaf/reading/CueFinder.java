@@ -62,6 +62,8 @@ final class CueFinder {
         WideOptions.label(all);
         ClozeNumbers.label(all);
         BareNumbers.label(all);
+        NumberRuns.label(all);
+        ExerciseHeads.label(all);
         WrappedWords.mark(all);
         AnswerLetters.mark(all);
         PairKeys.mark(all);

@@ -85,6 +85,8 @@ record Cues(
         /** A printed line without room for the first word of the next. */
         FULL,
         SECTION_WORD,
+        /** "Grammar" over "3 Choose the correct form." */
+        PART_NAME,
         /** "TRUE  if the statement agrees …": it says when to write a word. */
         LEGEND,
         INSTRUCTION_WORD,

@@ -152,6 +152,10 @@ final class DraftMaker {
                         sections.asked().forEach(segment -> stems.add(open.orElseThrow(), segment));
                     }
                 }
+                if (step.role() == Role.POINTS && SectionPoints.shareScore(cues.text(), questions)) {
+                    owners[index] = questions.size();
+                    return;
+                }
                 open.ifPresent(draft -> {
                     if (draft.stem.isEmpty() && !draft.number.isEmpty() && isBlock(step.role())) {
                         // "7." and nothing else above pairs: what is asked stands in the heading.

@@ -58,6 +58,7 @@ final class HabitFinder {
                 .map(members -> throughBlocks(members, through.get(shape), inBlocks))
                 .ifPresent(members -> chains.put(shape, NumberedLists.withoutStatementsBelow(all, members, listed))));
         NumberedLists.blanksBelow(all, chains, listed);
+        listed.addAll(EssayPoints.find(all));
         withoutStrayCodes(chains);
         Set<Integer> numberedHeads = NumberedHeads.withoutNumberedHeads(all, through, chains);
         numberedHeads.addAll(DecimalHeads.takeOut(all, chains));

@@ -97,7 +97,7 @@ final class HeadScorer {
         Cues cues = all.get(index);
         double fit = -CLEAR;
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
-        fit += cues.is(Trait.HEADING) ? SURE : 0;
+        fit += cues.is(Trait.HEADING) || cues.is(Trait.PART_NAME) ? SURE : 0;
         boolean told = isToldBelowHead(index, from);
         fit -= told ? CLEAR : 0;
         // "I. Gapped text" in bold, though no second part ever follows.
@@ -120,6 +120,7 @@ final class HeadScorer {
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index)) || cues.is(Trait.GAP) ? CLEAR : 0;
         fit -= cues.is(Trait.PASSAGE_HEAD) ? SURE : 0;
+        fit -= WordsInCapitals.isOne(all, index) ? SURE : 0;
         fit -= around.loneHeads().contains(index) ? 2 * SURE : 0;
         fit -= index == topHead ? SURE : 0;
         fit -= cues.is(Trait.TEST_WORD) && from.option() == Step.BEFORE_TITLE ? CLEAR + LEANING : 0;
@@ -270,8 +271,9 @@ final class HeadScorer {
         }
         // The only heading of all, right at the top, and no part's.
         boolean only = heads.size() == 1
-                && heads.get(0) <= Surroundings.LAST_TITLE_PLACE
-                && !all.get(heads.get(0)).is(Trait.SECTION_WORD)
+                && linesAbove(all, heads.get(0)) <= Surroundings.LAST_TITLE_PLACE
+                && (!all.get(heads.get(0)).is(Trait.SECTION_WORD)
+                        || all.get(heads.get(0)).is(Trait.TEST_WORD))
                 && !all.get(heads.get(0)).is(Trait.TYPE_HEAD)
                 && all.get(heads.get(0)).labels().isEmpty();
         if (only) {
@@ -280,6 +282,18 @@ final class HeadScorer {
         boolean alone = heads.size() > 1
                 && heads.stream().skip(1).noneMatch(head -> style(all, head).compareTo(style(all, heads.get(0))) <= 0);
         return alone ? heads.get(0) : -1;
+    }
+
+    /** The cells of a form for name and mark stand beside one another, and are few lines. */
+    private static int linesAbove(List<Cues> all, int head) {
+        return (int) all.subList(0, head).stream()
+                .filter(cues -> !cues.is(Trait.FILL_IN))
+                .filter(cues -> cues.line()
+                        .layout()
+                        .cell()
+                        .filter(cell -> cell.columns() > 1)
+                        .isEmpty())
+                .count();
     }
 
     private static String style(List<Cues> all, int place) {

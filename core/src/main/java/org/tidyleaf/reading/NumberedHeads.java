@@ -207,7 +207,10 @@ final class NumberedHeads {
             // "Exercise 2: true or false?" asks nothing yet.
             boolean asks = ASKS.matcher(all.get(from).text()).find();
             boolean judged = JudgedBy.in(all.get(from).text()).isPresent();
-            if ((!asks || judged) && isOverList(all, from, to, inner)) {
+            boolean bold = outer.get(i).label().shape().startsWith(ExerciseHeads.SHAPE);
+            if (bold
+                    ? ExerciseHeads.isOverList(all, from, to)
+                    : (!asks || judged) && isOverList(all, from, to, inner)) {
                 heads.add(outer.get(i));
             }
             questions += asks ? 1 : 0;

@@ -19,6 +19,8 @@ final class PointsAlone {
     private PointsAlone() {}
 
     static void mark(List<Cues> all) {
+        long scores =
+                all.stream().filter(cues -> PointsFinder.isScore(cues.text())).count();
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
             boolean dashed = cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BULLET);
@@ -26,6 +28,8 @@ final class PointsAlone {
             boolean scored = cues.text().startsWith("(")
                     || cues.text().startsWith("[")
                     || cues.text().startsWith("/") && isNumbered(all.get(i - 1));
+            // "___ / 6" below each exercise; a single one may be a fraction to complete.
+            scored |= scores > 1 && PointsFinder.isScore(cues.text());
             if ((dashed && lone || scored)
                     && !cues.is(Trait.POINTS_ONLY)
                     && PointsFinder.only(cues.text()).isPresent()) {

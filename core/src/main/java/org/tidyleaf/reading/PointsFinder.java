@@ -47,6 +47,11 @@ final class PointsFinder {
             + "/|(?<=[?!:)\\]]\\s{0,9}|[^.]\\.\\s{1,9}|\\s{3}|\\t)" + SCORE_RULE + "\\s*/)\\s*(\\d{1,2})\\s*(?:" + WORD
             + "|p)?\\.?\\s*[)\\]]?\\s*$");
 
+    private static final Pattern SCORE =
+            Vocabulary.pattern("[(\\[]?\\s*" + SCORE_RULE + "\\s*/\\s*\\d{1,3}\\s*(?:" + WORD + "|p)?\\.?\\s*[)\\]]?");
+
+    private static final int LONGEST_SCORE = 60;
+
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
     private static final Pattern EACH_BEHIND = Vocabulary.pattern("[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD
             + "\\b\\.?\\s*(?:\\p{L}{2,4}\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
@@ -84,6 +89,11 @@ final class PointsFinder {
             String found = text.substring(from, to);
             return found.indexOf('(') >= 0 && found.indexOf(')') < 0;
         }
+    }
+
+    /** "___ / 6" and nothing else: a place for what was earned, over what can be. */
+    static boolean isScore(String text) {
+        return text.length() < LONGEST_SCORE && SCORE.matcher(text).matches();
     }
 
     /** "2 points" and nothing else, whatever stands around it. */

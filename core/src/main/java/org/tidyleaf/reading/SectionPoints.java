@@ -26,6 +26,32 @@ final class SectionPoints {
         }
     }
 
+    /**
+     * "___ / 6" below several questions: what they are worth together, back to those that have their points.
+     *
+     * @return whether it was a line of that kind and there were several
+     */
+    static boolean shareScore(String text, List<Draft> questions) {
+        if (!PointsFinder.isScore(text)) {
+            return false;
+        }
+        int from = questions.size();
+        while (from > 0
+                && questions.get(from - 1).points.isEmpty()
+                && questions.get(from - 1).section == questions.get(questions.size() - 1).section) {
+            from--;
+        }
+        List<Draft> together = questions.subList(from, questions.size());
+        Optional<BigDecimal> each = together.size() < 2
+                ? Optional.empty()
+                : PointsFinder.only(text).flatMap(total -> PointsFinder.share(total, together.size()));
+        each.ifPresent(points -> together.forEach(draft -> {
+            draft.points = each;
+            draft.pointed = true;
+        }));
+        return together.size() > 1;
+    }
+
     private static void share(String title, String said, List<Draft> within) {
         Optional<BigDecimal> each = PointsFinder.eachOf(said, within.size());
         List<BigDecimal> one = PointsFinder.sum(said);

@@ -57,7 +57,7 @@ final class SnagFinder {
         for (int i = 0; i < questions.size(); i++) {
             finder.look(i + 1, drafts.questions().get(i), questions.get(i), keys.get(i));
         }
-        finder.numbers(drafts.questions());
+        finder.numbers(drafts);
         finder.total(roles, questions);
         DocumentSnags.find(source, roles, drafts, questions, finder.snags);
         return List.copyOf(finder.snags);
@@ -171,13 +171,20 @@ final class SnagFinder {
         return here.section != above.section && here.number.equals("1");
     }
 
-    private void numbers(List<Draft> drafts) {
+    /** "6 Write a note." below the questions of "5 Read the text.": exercises that are heads count as well. */
+    private static boolean countsOnFromHead(Drafts drafts, Draft above, int number) {
+        return above.section >= 0
+                && drafts.sections().get(above.section).title().matches("\\W*" + (number - 1) + "(?!\\d).*");
+    }
+
+    private void numbers(Drafts all) {
+        List<Draft> drafts = all.questions();
         for (int i = 1; i < drafts.size(); i++) {
             String above = drafts.get(i - 1).number;
             String here = drafts.get(i).number;
             if (above.matches("\\d{1,4}") && here.matches("\\d{1,4}")) {
                 int step = Integer.parseInt(here) - lastNumber(drafts.get(i - 1), Integer.parseInt(above));
-                if (step > 1) {
+                if (step > 1 && !countsOnFromHead(all, drafts.get(i - 1), Integer.parseInt(here))) {
                     add(
                             "number-gap",
                             i + 1,

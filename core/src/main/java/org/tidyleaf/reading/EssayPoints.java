@@ -1,0 +1,54 @@
+package org.tidyleaf.reading;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+
+/** "Write a note to a friend. Say:" over bullets: what an essay is to mention, and nothing to choose from. */
+final class EssayPoints {
+
+    private static final Pattern ASKS_FOR_TEXT =
+            Vocabulary.pattern("(?:.*[.:!,]\\s+|.{0,16}\\s)?" + Vocabulary.ALL.either("explain") + "\\b.*");
+
+    private static final Pattern SPEAKS_ON = Pattern.compile(".*[:.\u2026]\\s*");
+
+    private EssayPoints() {}
+
+    /** The places of such bullets. */
+    static Set<Integer> find(List<Cues> all) {
+        Set<Integer> found = new HashSet<>();
+        for (int i = 1; i < all.size(); i++) {
+            if (!isBullet(all.get(i)) || isBullet(all.get(i - 1)) || !asks(all, i - 1)) {
+                continue;
+            }
+            int end = i;
+            while (end < all.size() && isBullet(all.get(end))) {
+                end++;
+            }
+            boolean answered = end < all.size() && all.get(end).lead().isPresent();
+            boolean signed =
+                    all.subList(i, end).stream().anyMatch(cues -> cues.sign().isPresent());
+            for (int at = i; at < end && !answered && !signed; at++) {
+                found.add(at);
+            }
+        }
+        return found;
+    }
+
+    /** The line above ends in a colon or a full stop and asks, by itself or from the line before it on, for a text. */
+    private static boolean asks(List<Cues> all, int above) {
+        Cues cues = all.get(above);
+        boolean here = ASKS_FOR_TEXT.matcher(cues.text()).matches();
+        boolean before = above > 0
+                && cues.labels().isEmpty()
+                && cues.is(Trait.SHORT)
+                && ASKS_FOR_TEXT.matcher(all.get(above - 1).text()).matches();
+        return SPEAKS_ON.matcher(cues.text()).matches() && (here || before);
+    }
+
+    static boolean isBullet(Cues cues) {
+        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BULLET);
+    }
+}

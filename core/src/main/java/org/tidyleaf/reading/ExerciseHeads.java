@@ -1,0 +1,137 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+
+/**
+ * "<b>1 Complete the sentences.</b>", "<b>2 Choose the correct form.</b>" over lists that begin with 1 each time: bold numbers
+ * that count exercises, as "Exercise 1" does where the word is printed.
+ */
+final class ExerciseHeads {
+
+    private static final Pattern DIRECTS = Vocabulary.pattern("(?:"
+            + String.join(
+                    "|",
+                    List.of(
+                            Vocabulary.ALL.either("instruction"),
+                            Vocabulary.ALL.either("group_head"),
+                            Vocabulary.ALL.either("type_head"),
+                            Vocabulary.ALL.either("match"),
+                            Vocabulary.ALL.either("order"),
+                            Vocabulary.ALL.either("fill_gaps"),
+                            Vocabulary.ALL.either("explain")))
+            + ")(?![\\p{L}]).*");
+
+    /** What the shape of such a number begins with; "Q" as all shapes of numbers that head groups do. */
+    static final String SHAPE = "Qbold ";
+
+    /** In words: the name of a part, over its first exercise. */
+    private static final int LONGEST_NAME = 4;
+
+    private ExerciseHeads() {}
+
+    /** Gives such numbers the shape of worded ones. */
+    static void label(List<Cues> all) {
+        Map<String, List<Seen>> series = new TreeMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            boolean head = cues.is(Trait.BOLD)
+                    && !cues.is(Trait.HEADING)
+                    && cues.line().layout().cell().isEmpty()
+                    && !cues.is(Trait.OFF_BODY);
+            for (Label label : head ? cues.labels() : List.<Label>of()) {
+                if (label.kind() == Label.Kind.NUMBER && !HabitFinder.isWorded(label.shape())) {
+                    series.computeIfAbsent(label.shape(), shape -> new ArrayList<>())
+                            .add(new Seen(i, label));
+                }
+            }
+        }
+        series.values().stream()
+                .filter(heads -> heads.size() > 1 && count(heads) && direct(all, heads) && areOverLists(all, heads))
+                .forEach(heads -> heads.forEach(head -> mark(all, head)));
+    }
+
+    private static void mark(List<Cues> all, Seen head) {
+        all.set(head.piece(), worded(all.get(head.piece()), head.label()));
+        Cues above = all.get(Math.max(0, head.piece() - 1));
+        boolean name = above.is(Trait.BOLD)
+                && above.is(Trait.SHORT)
+                && above.labels().isEmpty()
+                && above.words().size() <= LONGEST_NAME
+                && above.line().layout().cell().isEmpty();
+        if (name) {
+            above.traits().add(Trait.PART_NAME);
+        }
+    }
+
+    private static boolean count(List<Seen> heads) {
+        for (int i = 0; i < heads.size(); i++) {
+            if (heads.get(i).label().ordinal() != i + 1) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean direct(List<Cues> all, List<Seen> heads) {
+        long directing = heads.stream()
+                .map(head -> all.get(head.piece())
+                        .line()
+                        .text()
+                        .substring(head.label().end())
+                        .strip())
+                .filter(text -> DIRECTS.matcher(text).matches())
+                .count();
+        return directing * 3 >= heads.size() * 2;
+    }
+
+    /** Below at least two of them numbers in ordinary type begin with 1 and go on with 2. */
+    private static boolean areOverLists(List<Cues> all, List<Seen> heads) {
+        int lists = 0;
+        for (int i = 0; i < heads.size(); i++) {
+            int from = heads.get(i).piece();
+            int to = i + 1 < heads.size() ? heads.get(i + 1).piece() : all.size();
+            lists += isOverList(all, from, to) ? 1 : 0;
+        }
+        return lists > 1;
+    }
+
+    /**
+     * Whether numbers in ordinary type begin with 1 and go on with 2 below a head and above the next, and are no steps to put in
+     * order.
+     */
+    static boolean isOverList(List<Cues> all, int head, int to) {
+        List<Cues> below = all.subList(head + 1, to);
+        boolean jumbled =
+                below.stream().filter(cues -> cues.text().contains(" / ")).count() > 1;
+        return has(below, 1) && has(below, 2) && (jumbled || !HabitFinder.asksForOrder(all.get(head)));
+    }
+
+    private static boolean has(List<Cues> below, int number) {
+        return below.stream()
+                .filter(cues -> !cues.is(Trait.BOLD) && !cues.is(Trait.OFF_BODY))
+                .filter(cues -> cues.line().layout().cell().isEmpty())
+                .flatMap(cues -> cues.labels().stream())
+                .anyMatch(label -> label.kind() == Label.Kind.NUMBER
+                        && label.ordinal() == number
+                        && !HabitFinder.isWorded(label.shape()));
+    }
+
+    private static Cues worded(Cues cues, Label label) {
+        List<Label> labels = new ArrayList<>(cues.labels());
+        labels.replaceAll(other -> other.equals(label)
+                ? new Label(
+                        label.kind(),
+                        label.ordinal(),
+                        label.printed(),
+                        SHAPE + label.shape(),
+                        label.from(),
+                        label.end())
+                : other);
+        return cues.withLabels(labels);
+    }
+}
