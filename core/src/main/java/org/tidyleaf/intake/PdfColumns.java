@@ -42,6 +42,8 @@ final class PdfColumns {
 
     private static final Pattern LETTER = Pattern.compile("[(\\[]?([A-Ha-h])(?:[.):\\]]|\\h|$)");
 
+    private static final Pattern WITHIN = Pattern.compile("(?<=^|\\h)" + LETTER.pattern());
+
     private static final Pattern NUMBER = Pattern.compile("[(#]?\\d{1,3}[.):]");
     private static final Pattern BOX =
             Pattern.compile("[\u2610-\u2612\u25a1\u25a2\u25cb\u25ef\u2022]|[(\\[]\\s?[xX]?\\s?[)\\]]");
@@ -160,15 +162,21 @@ final class PdfColumns {
             String right = side(row, gutter, false);
             if (!left.isEmpty() && !right.isEmpty()) {
                 both++;
-                Matcher here = LETTER.matcher(left);
                 Matcher next = LETTER.matcher(right);
-                boolean goesOn = here.lookingAt()
-                        && next.lookingAt()
-                        && next.group(1).charAt(0) == here.group(1).charAt(0) + 1;
-                across += goesOn ? 1 : 0;
+                across += next.lookingAt() && isBehind(left, next.group(1).charAt(0)) ? 1 : 0;
             }
         }
         return across > 1 && across * 2 > both;
+    }
+
+    /** Whether the letter goes on from the last one that begins a word. */
+    private static boolean isBehind(String left, char letter) {
+        Matcher here = WITHIN.matcher(left);
+        char last = 0;
+        while (here.find()) {
+            last = here.group(1).charAt(0);
+        }
+        return letter == last + 1;
     }
 
     /** Boxes in one row on both sides, and all numbers on the left: what stands on the right goes on with the left. */

@@ -74,6 +74,8 @@ final class PdfParagraphs {
 
     private static final Pattern RANGE_CUT = Pattern.compile(".*\\p{L}\\s\\d{1,3}\\s?[-\u2013]");
 
+    private static final Pattern LETTERS_CUT = Pattern.compile(".*\\(\\p{Lu}\\s?[-\u2013]");
+
     /** "…   5." over "swarm   6. red": a list of answers. */
     private static final Pattern NUMBER_ALONE = Pattern.compile(".*\\s{2}\\d{1,3}[.)]");
 
@@ -258,10 +260,13 @@ final class PdfParagraphs {
         return endsInHyphen(rows.get(place), rows.get(place + 1)) || isRangeCut(rows.get(place), rows.get(place + 1));
     }
 
-    /** "questions 10-" over "12.". */
+    /** "questions 10-" over "12.", "(A–" over "D)". */
     private static boolean isRangeCut(PdfRow row, PdfRow next) {
-        return RANGE_CUT.matcher(row.spaced()).matches()
-                && Character.isDigit(next.glyphs().get(0).text().charAt(0));
+        String first = next.glyphs().get(0).text();
+        return Character.isDigit(first.charAt(0))
+                        && RANGE_CUT.matcher(row.spaced()).matches()
+                || Character.isUpperCase(first.charAt(0))
+                        && LETTERS_CUT.matcher(row.spaced()).matches();
     }
 
     private static boolean endsInHyphen(PdfRow row, PdfRow next) {

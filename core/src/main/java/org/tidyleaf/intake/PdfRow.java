@@ -34,6 +34,9 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
     /** From this share of a letter's size on, a gap is two spaces or more. */
     private static final float WIDE_GAP = 0.7f;
 
+    /** Letters of options and of what is matched. */
+    private static final String ALONE = "ABCDEFGHabcdefgh";
+
     /** Baselines closer than this belong to one row. */
     private static final float ROW_TOLERANCE = 0.45f;
 
@@ -176,11 +179,17 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
                         .isPresent();
     }
 
+    /** "a." or "2)", and a letter that stands alone. */
     private boolean isLabel(int at) {
-        return at + 1 < glyphs.size()
-                && Character.isLetterOrDigit(glyphs.get(at).text().charAt(0))
-                && (glyphs.get(at + 1).text().equals(".")
-                        || glyphs.get(at + 1).text().equals(")"));
+        if (at + 1 >= glyphs.size()) {
+            return false;
+        }
+        char sign = glyphs.get(at).text().charAt(0);
+        String next = glyphs.get(at + 1).text();
+        boolean closed = Character.isLetterOrDigit(sign) && (next.equals(".") || next.equals(")"));
+        return closed
+                || ALONE.indexOf(sign) >= 0
+                        && gap(glyphs.get(at), glyphs.get(at + 1)).equals(" ");
     }
 
     /** Tells a collector the text of the row. */

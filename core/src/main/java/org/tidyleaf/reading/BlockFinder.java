@@ -471,6 +471,7 @@ final class BlockFinder {
                 && !(WORTH.matcher(sides[1]).matches()
                         && ENDED.matcher(sides[0]).matches())
                 && cues.lead().isEmpty()
+                && !WordsInCapitals.isAtEnd(cues)
                 && !PairKeys.isKey(cues.text())
                 && !cues.is(Trait.FILL_IN)
                 && !cues.is(Trait.WRITING_LINE)

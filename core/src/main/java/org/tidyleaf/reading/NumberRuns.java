@@ -54,6 +54,7 @@ final class NumberRuns {
                 && Character.isDigit(cues.text().charAt(0))
                 && !cues.is(Trait.OFF_BODY)
                 && !cues.is(Trait.CODE)
+                && !cues.is(Trait.HEADING)
                 && !cues.is(Trait.POINTS_ONLY)
                 && cues.lead().isEmpty()
                 && cues.labels().stream().noneMatch(label -> label.kind() == Label.Kind.NUMBER);

@@ -13,6 +13,8 @@ final class WordsInCapitals {
 
     private static final Pattern WORD = Pattern.compile("[(\\[]?\\p{Lu}{2,20}[)\\]]?");
 
+    private static final Pattern AT_END = Pattern.compile(".*\\S(?:\\s{3,}|\\s*\\t\\s*)" + WORD.pattern());
+
     private WordsInCapitals() {}
 
     /** Whether beside each sentence with a gap in a table's first column there is such a word in the second. */
@@ -24,6 +26,11 @@ final class WordsInCapitals {
                 .filter(piece -> column(all, piece) == 1 && isOne(all.get(piece)))
                 .count();
         return gaps > 1 && gaps == words && gaps + words == table.size();
+    }
+
+    /** "Honey is a ____ food.    VALUE" on one line. */
+    static boolean isAtEnd(Cues cues) {
+        return cues.is(Trait.GAP) && AT_END.matcher(cues.text()).matches();
     }
 
     private static int column(List<Cues> all, int piece) {
