@@ -127,6 +127,10 @@ final class BlockFinder {
             lead(lead);
             return;
         }
+        if (!table.isEmpty() && PairTables.isLetteredTerms(all, table) && numbersBelow(table)) {
+            lead(lead);
+            return;
+        }
         if (number(lead).isPresent() && JudgedRows.are(all, table)) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
             return;
@@ -293,6 +297,31 @@ final class BlockFinder {
         lead(from - 1);
     }
 
+    /** Takes lettered terms in a table and the numbered lines right below it; whether there are such. */
+    private boolean numbersBelow(List<Integer> table) {
+        int from = table.get(table.size() - 1) + 1;
+        int end = numbersWithMargin(from);
+        if (end - from < 2) {
+            return false;
+        }
+        table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
+        for (int i = from; i < end; i++) {
+            found.put(i, Blocks.Kind.PAIR);
+        }
+        return true;
+    }
+
+    /** The end of numbers that count on with a blank for a letter before each; the start where there are none. */
+    private int numbersWithMargin(int from) {
+        int end = from;
+        while (end < all.size()
+                && all.get(end).margin().filter(margin -> !margin.judgement()).isPresent()
+                && isNext(end, Label.Kind.NUMBER, from)) {
+            end++;
+        }
+        return end;
+    }
+
     /** "D) in the rain." right below a table whose last target is C: one that is left over, in a row of its own. */
     private void targetsBelow(List<Integer> table) {
         for (int i = table.get(table.size() - 1) + 1; isFurtherTarget(i); i++) {
@@ -316,12 +345,7 @@ final class BlockFinder {
         while (numbers < all.size() && isLettered(numbers)) {
             numbers++;
         }
-        int end = numbers;
-        while (end < all.size()
-                && all.get(end).margin().filter(margin -> !margin.judgement()).isPresent()
-                && isNext(end, Label.Kind.NUMBER, numbers)) {
-            end++;
-        }
+        int end = numbersWithMargin(numbers);
         if (end == numbers) {
             end = shortNumbers(numbers);
         }

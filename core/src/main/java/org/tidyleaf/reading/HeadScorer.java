@@ -125,7 +125,10 @@ final class HeadScorer {
         fit -= index == topHead ? SURE : 0;
         fit -= cues.is(Trait.TEST_WORD) && from.option() == Step.BEFORE_TITLE ? CLEAR + LEANING : 0;
         // The paper's title again, over its answers.
-        fit -= index > 0 && cues.text().equals(all.get(0).text()) ? SURE : 0;
+        fit -= around.isTopLine(index)
+                        || index > 0 && cues.text().equals(all.get(0).text())
+                ? SURE
+                : 0;
         fit -= cues.is(Trait.LONG) ? CLEAR : 0;
         // A figure of a table names nothing.
         fit -= cues.labels().isEmpty() && cues.text().chars().noneMatch(Character::isLetter) ? CLEAR : 0;

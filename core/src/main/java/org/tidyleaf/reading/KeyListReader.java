@@ -275,9 +275,10 @@ final class KeyListReader {
             return;
         }
         long numbers = Stream.of(cells)
-                .filter(cell -> lastWord(cell).matches("\\d{1,3}[a-h]?"))
+                // "PTS: 1" behind an answer is a label.
+                .filter(cell -> cell.indexOf(':') < 0 && lastWord(cell).matches("\\d{1,3}[a-h]?"))
                 .count();
-        if (numbers >= cells.length - 1) {
+        if (numbers > 0 && numbers >= cells.length - 1) {
             numberRow = cells;
             numberPiece = piece;
             return;

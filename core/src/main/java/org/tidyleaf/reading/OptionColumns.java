@@ -31,14 +31,17 @@ final class OptionColumns {
 
     /** The block that begins at a place; empty where none does. */
     Optional<Block> at(int place) {
-        return lines.get(place).layout().cell().isPresent() ? cells(place) : spaced(place);
+        return lines.get(place).layout().cell().isPresent()
+                ? cells(place)
+                : spaced(place, true).or(() -> spaced(place, false));
     }
 
-    private Optional<Block> spaced(int place) {
+    /** @param wide whether wide spaces part the columns; where they are narrow, each row has to show that letters run down */
+    private Optional<Block> spaced(int place, boolean wide) {
         List<List<Label>> rows = new ArrayList<>();
         while (place + rows.size() < lines.size() && rows.size() < MOST_ROWS) {
             Line line = lines.get(place + rows.size());
-            List<Label> row = line.layout().cell().isEmpty() ? letters(line.text()) : List.of();
+            List<Label> row = line.layout().cell().isEmpty() ? letters(line.text(), wide) : List.of();
             boolean lone = rows.isEmpty() && row.size() < 2;
             if (row.isEmpty()
                     || lone
@@ -49,23 +52,24 @@ final class OptionColumns {
         }
         for (int count = rows.size(); count > 1; count--) {
             List<List<Label>> block = rows.subList(0, count);
-            if (runsDown(block)) {
+            if (runsDown(block) && (wide || block.stream().allMatch(row -> row.size() > 1))) {
                 return Optional.of(new Block(count, pieces(place, block)));
             }
         }
         return Optional.empty();
     }
 
-    /** The letter that begins the line and those of its shape behind wide spaces; empty where the line begins otherwise. */
-    private static List<Label> letters(String text) {
+    /** The letter that begins the line and those of its shape further on; empty where the line begins otherwise. */
+    private static List<Label> letters(String text, boolean behindWide) {
         List<Label> letters = new ArrayList<>();
         Matcher start = WORD_START.matcher(text);
         while (start.find()) {
-            boolean wide = start.start() > 0
-                    && (text.charAt(start.start() - 1) == '\t'
-                            || start.start() > 1
-                                    && text.substring(start.start() - 2, start.start())
-                                            .isBlank());
+            boolean wide = !behindWide
+                    || start.start() > 0
+                            && (text.charAt(start.start() - 1) == '\t'
+                                    || start.start() > 1
+                                            && text.substring(start.start() - 2, start.start())
+                                                    .isBlank());
             if (!letters.isEmpty() && !wide) {
                 continue;
             }
@@ -112,25 +116,50 @@ final class OptionColumns {
 
     private Optional<Block> cells(int place) {
         int table = lines.get(place).layout().cell().orElseThrow().table();
-        Map<Integer, Piece> sorted = new TreeMap<>();
+        Map<Integer, List<Piece>> sorted = new TreeMap<>();
         boolean down = false;
         int count = 0;
-        for (int i = place; i < lines.size(); i++) {
-            Line line = lines.get(i);
-            Optional<Cell> cell = line.layout().cell().filter(c -> c.table() == table);
-            if (cell.isEmpty()) {
-                break;
-            }
+        int end = place;
+        while (end < lines.size() && isOf(table, end)) {
+            Line line = lines.get(end);
             Optional<Label> letter =
                     LabelFinder.letterAt(line.text(), 0, line.text().length());
             if (letter.isEmpty() || sorted.containsKey(letter.get().ordinal())) {
                 return Optional.empty();
             }
+            List<Piece> option = new ArrayList<>(List.of(new Piece(line.whole(), true)));
+            boolean alone = letter.get().end() >= line.text().length();
+            for (int i = end + 1; alone && isBeside(line, i); i++) {
+                option.add(new Piece(lines.get(i).whole(), true));
+            }
             count++;
             down |= letter.get().ordinal() != count;
-            sorted.put(letter.get().ordinal(), new Piece(line.whole(), true));
+            end += option.size();
+            sorted.put(letter.get().ordinal(), option);
         }
         boolean whole = sorted.containsKey(1) && sorted.containsKey(count) && count > 3;
-        return down && whole ? Optional.of(new Block(count, List.copyOf(sorted.values()))) : Optional.empty();
+        List<Piece> pieces = sorted.values().stream().flatMap(List::stream).toList();
+        return down && whole ? Optional.of(new Block(end - place, pieces)) : Optional.empty();
+    }
+
+    private boolean isOf(int table, int place) {
+        return lines.get(place)
+                .layout()
+                .cell()
+                .filter(cell -> cell.table() == table)
+                .isPresent();
+    }
+
+    /** Whether a line stands in the cell right behind that of a letter alone. */
+    private boolean isBeside(Line letter, int place) {
+        Cell left = letter.layout().cell().orElseThrow();
+        return place < lines.size()
+                && lines.get(place)
+                        .layout()
+                        .cell()
+                        .filter(cell -> cell.table() == left.table()
+                                && cell.row() == left.row()
+                                && cell.column() == left.column() + 1)
+                        .isPresent();
     }
 }

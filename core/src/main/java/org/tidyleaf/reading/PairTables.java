@@ -108,6 +108,23 @@ final class PairTables {
                 && PAIR.matcher(all.get(piece).text()).matches();
     }
 
+    /** Letters that count from the first, each in a cell of its own, and in the next one what it letters. */
+    static boolean isLetteredTerms(List<Cues> all, List<Integer> table) {
+        int letters = 0;
+        for (int piece : table) {
+            Cell cell = cell(all, piece);
+            boolean label = cell.column() % 2 == 0;
+            letters += label ? 1 : 0;
+            String letter = String.valueOf((char) ('a' + letters - 1));
+            boolean fits =
+                    cell.columns() % 2 == 0 && (!label || all.get(piece).text().matches("(?i)[(]?" + letter + "[).]?"));
+            if (!fits) {
+                return false;
+            }
+        }
+        return letters >= BlockFinder.FEWEST_PAIRS && table.size() == 2 * letters;
+    }
+
     /** Four columns: numbers and what they number, letters and what they letter. */
     static boolean isLabelledPairs(List<Cues> all, List<Integer> table) {
         return table.size() >= 8

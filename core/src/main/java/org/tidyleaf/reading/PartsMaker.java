@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -115,12 +116,12 @@ final class PartsMaker {
     }
 
     private static List<String> labels(Draft draft, int column) {
+        return labels(draft, cell -> cell.columns() == 4 && cell.column() == column);
+    }
+
+    private static List<String> labels(Draft draft, Predicate<Cell> where) {
         return draft.pairs.stream()
-                .filter(cues -> cues.line()
-                        .layout()
-                        .cell()
-                        .filter(cell -> cell.columns() == 4 && cell.column() == column)
-                        .isPresent())
+                .filter(cues -> cues.line().layout().cell().filter(where).isPresent())
                 .map(cues -> cues.text().replaceAll("[().]", ""))
                 .toList();
     }
@@ -140,7 +141,8 @@ final class PartsMaker {
         if (numbered.isPresent()) {
             right = right.stream().map(this::withoutBlank).toList();
         }
-        Side rights = side(right).orAside(labels(draft, 2));
+        Side rights = side(right)
+                .orAside(hasTermsAbove(draft) ? labels(draft, cell -> cell.column() % 2 == 0) : labels(draft, 2));
         List<String> between = writtenBetween(draft);
         List<Integer> written = (between.isEmpty() ? lefts.blanks() : between)
                 .stream().map(letter -> indexOf(rights.labels(), letter)).toList();
@@ -201,6 +203,7 @@ final class PartsMaker {
     /** Parts the sides; whether each line is a finished pair already ("oak = hard"). */
     private static boolean sides(Draft draft, List<Segment> left, List<Segment> right) {
         boolean equals = true;
+        boolean terms = hasTermsAbove(draft);
         for (Cues cues : withoutHeads(draft.pairs)) {
             Segment segment = cues.piece().segment();
             Optional<Cell> cell = cues.line().layout().cell();
@@ -211,9 +214,10 @@ final class PartsMaker {
                 if (isBlankBetween(draft, cell.get())) {
                     continue;
                 }
-                boolean label = cell.get().columns() == 4 && cell.get().column() % 2 == 0;
+                boolean label =
+                        (terms || cell.get().columns() == 4) && cell.get().column() % 2 == 0;
                 if (!label) {
-                    (cell.get().column() < cell.get().columns() / 2 ? left : right).add(segment);
+                    (!terms && cell.get().column() < cell.get().columns() / 2 ? left : right).add(segment);
                 }
                 equals = false;
                 continue;
@@ -240,6 +244,19 @@ final class PartsMaker {
             }
         }
         return equals;
+    }
+
+    /** Lettered terms in a table, what is numbered in lines below it. */
+    private static boolean hasTermsAbove(Draft draft) {
+        return draft.pairs.get(0).line().layout().cell().isPresent()
+                && draft.pairs.get(draft.pairs.size() - 1).labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.NUMBER)
+                && draft.pairs
+                        .get(draft.pairs.size() - 1)
+                        .line()
+                        .layout()
+                        .cell()
+                        .isEmpty();
     }
 
     /** The middle one of three columns is for the letter of what goes with it, where the third has the targets. */

@@ -21,6 +21,9 @@ final class Surroundings {
 
     private static final int SHORT_RULE = 25;
 
+    /** "Quiz" alone begins many titles. */
+    private static final int SHORT_TOP = 6;
+
     private final List<Cues> all;
     private final Habits habits;
     private final Set<Integer> loneHeads;
@@ -177,7 +180,10 @@ final class Surroundings {
     private boolean isTopLine(Cues cues) {
         return all.stream()
                 .limit(LAST_TITLE_PLACE + 1L)
-                .anyMatch(top -> top.text().equals(cues.text()));
+                .anyMatch(top -> top.text().equals(cues.text())
+                        || cues.text().length() > SHORT_TOP
+                                && cues.is(Trait.TEST_WORD)
+                                && top.text().startsWith(cues.text()));
     }
 
     private static boolean isWrappedGap(Cues cues, Optional<Cues> before) {
