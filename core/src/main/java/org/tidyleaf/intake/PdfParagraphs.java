@@ -74,6 +74,12 @@ final class PdfParagraphs {
 
     private static final Pattern RANGE_CUT = Pattern.compile(".*\\p{L}\\s\\d{1,3}\\s?[-\u2013]");
 
+    /** "1. c   2. a   3. hazel": answers one behind the other. */
+    private static final Pattern ANSWERS =
+            Pattern.compile(".*(?:\\b|\\s{2})\\d{1,3}[.)].*(?:\\s{2}\\d{1,3}[.)].*){2,}");
+
+    private static final Pattern WITHIN_LIST = Pattern.compile("\\d{1,3}\\s?,.*");
+
     private static final Pattern LETTERS_CUT = Pattern.compile(".*\\(\\p{Lu}\\s?[-\u2013]");
 
     /** "…   5." over "swarm   6. red": a list of answers. */
@@ -183,8 +189,15 @@ final class PdfParagraphs {
         boolean wide = isWide(row) || next.lastPart().isPresent();
         boolean lower = Character.isLowerCase(next.glyphs().get(0).text().codePointAt(0));
         if (wide) {
-            boolean listed =
-                    text.endsWith(",") || NUMBER_ALONE.matcher(row.spaced()).matches();
+            boolean answers = ANSWERS.matcher(row.spaced()).matches();
+            boolean listed = answers
+                    || text.endsWith(",")
+                    || NUMBER_ALONE.matcher(row.spaced()).matches();
+            if (answers
+                    && text.endsWith(",")
+                    && WITHIN_LIST.matcher(next.spaced()).matches()) {
+                return true;
+            }
             return lower
                     && (listed
                             || next.lastPart().isEmpty()

@@ -174,14 +174,14 @@ final class DraftMaker {
         boolean more = step.more();
         for (int above : together ? told : List.<Integer>of()) {
             Assigned instruction = roles.get(above);
-            passages.add(instruction.cues(), more, sections.last());
+            passages.add(instruction.cues(), more, sections.last(), questions.size());
             roles.set(
                     above,
                     new Assigned(
                             instruction.cues(), new Step(Role.STIMULUS, more, step.option()), instruction.doubt()));
             more = true;
         }
-        passages.add(roles.get(index).cues(), more, sections.last());
+        passages.add(roles.get(index).cues(), more, sections.last(), questions.size());
         told.clear();
     }
 

@@ -13,7 +13,7 @@ import org.tidyleaf.reading.Cues.Trait;
  */
 final class NumberRuns {
 
-    private static final Pattern BARE = Pattern.compile("(\\d{1,3})\\s+(?=[^\\s\\d.,:;)/%\u2013-])");
+    private static final Pattern BARE = Pattern.compile("(\\d{1,3})(?:\\s+(?=[^\\s\\d.,:;)/%\u2013-])|\\s*$)");
 
     /** "1 What …", "2 “Now” …": what begins a sentence. */
     private static final Pattern SENTENCE = Pattern.compile("\\d{1,3}\\s+[\\p{Lu}\u00bf\u00a1\"\u201c\u2018_(].*");
@@ -31,7 +31,8 @@ final class NumberRuns {
             List<Integer> run = new ArrayList<>();
             for (int i = 0; i < all.size(); i++) {
                 boolean free = all.get(i).line().layout().cell().isEmpty() || WordsInCapitals.isBeside(all, i);
-                int number = free && all.get(i).is(Trait.BOLD) == bold ? number(all.get(i)) : 0;
+                boolean lone = all.get(i).text().length() <= 3 && !isOverFirstPart(all, i);
+                int number = free && !lone && all.get(i).is(Trait.BOLD) == bold ? number(all.get(i)) : 0;
                 if (number == 0) {
                     continue;
                 }
@@ -100,10 +101,19 @@ final class NumberRuns {
     }
 
     private static boolean asks(Cues cues) {
-        return SENTENCE.matcher(cues.text()).matches()
+        return cues.text().length() <= 3
+                || SENTENCE.matcher(cues.text()).matches()
                 || cues.is(Trait.GAP)
                 || cues.is(Trait.QUESTION_MARK)
                 || cues.text().contains(" / ");
+    }
+
+    /** "1 (a) What …": the number alone, and behind it on the same line the first part. */
+    private static boolean isOverFirstPart(List<Cues> all, int piece) {
+        return piece + 1 < all.size()
+                && !all.get(piece + 1).piece().first()
+                && all.get(piece + 1).labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
     }
 
     /** "For questions 14–17, choose …" somewhere above. */

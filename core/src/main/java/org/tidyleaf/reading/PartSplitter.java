@@ -183,6 +183,7 @@ final class PartSplitter {
             String between = Character.isDigit(letter.charAt(0)) ? "." : "";
             Draft part = new Draft(id, draft.number + between + letter, draft.section);
             part.lead.addAll(lead);
+            part.stimulus = draft.stimulus;
             List<String> named = WordBanks.named(text(draft.stem));
             List<String> offered = draft.words.isEmpty() ? draft.bank : PartsMaker.words(draft.words);
             part.bank = named.isEmpty() ? offered : named;
@@ -245,7 +246,10 @@ final class PartSplitter {
 
     /** The lead's lines become a passage, the parts' lines stems, and all of them get their new owners. */
     private void recast(int[] before, int place, List<Draft> parts, int earlier) {
-        SharedLead.asPassage(place, roles, before, firstPart(place, before));
+        // "1 (a) What …": a number alone is nothing to read.
+        if (!text(parts.get(0).lead).isEmpty()) {
+            SharedLead.asPassage(place, roles, before, firstPart(place, before));
+        }
         int part = 0;
         boolean begun = false;
         for (int i = 0; i < before.length; i++) {

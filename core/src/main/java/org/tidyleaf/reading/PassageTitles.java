@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.List;
+import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
@@ -15,9 +16,19 @@ final class PassageTitles {
     /** A lead wraps over so many more lines at most. */
     private static final int MOST_WRAPPED = 2;
 
+    private static final Pattern NAMED = Vocabulary.pattern(
+            Vocabulary.ALL.either("passage_head") + "\\s+(?-i:[A-H])\\b(?!['\u2019]|\\s(?-i:\\p{Ll})).*");
+
+    private static final int LONGEST_NAME = 140;
+
     private PassageTitles() {}
 
     static void mark(List<Cues> all) {
+        for (int i = 0; i + 1 < all.size(); i++) {
+            if (isNamed(all.get(i)) && isRunning(all.get(i + 1))) {
+                all.get(i).traits().add(Trait.PASSAGE_HEAD);
+            }
+        }
         for (int i = 0; i + 2 < all.size(); i++) {
             if (!all.get(i).is(Trait.RANGE) || !all.get(i).is(Trait.PASSAGE_WORD)) {
                 continue;
@@ -33,6 +44,14 @@ final class PassageTitles {
                 all.get(end + 1).traits().add(Trait.PASSAGE_HEAD);
             }
         }
+    }
+
+    /** "Source A From the diary of a merchant, 1784." */
+    private static boolean isNamed(Cues cues) {
+        return cues.text().length() < LONGEST_NAME
+                && cues.labels().isEmpty()
+                && !cues.is(Trait.QUESTION_MARK)
+                && NAMED.matcher(cues.text()).matches();
     }
 
     private static boolean isTitle(Cues cues) {

@@ -19,6 +19,8 @@ final class Passages {
 
     private final List<Passage> passages = new ArrayList<>();
 
+    private int askedAbove;
+
     /** A passage and the printed numbers it is for; without numbers it is for all questions up to the next section. */
     private record Passage(List<Segment> segments, Optional<int[]> range, int section, StringBuilder text) {
 
@@ -39,9 +41,10 @@ final class Passages {
      *
      * @param more whether it goes on with the last passage
      * @param section the one it stands in, -1 for none
+     * @param asked how many questions stand above it
      */
-    void add(Cues cues, boolean more, int section) {
-        if (more && !passages.isEmpty()) {
+    void add(Cues cues, boolean more, int section, int asked) {
+        if ((more || standsBeside(cues, section, asked)) && !passages.isEmpty()) {
             passages.get(passages.size() - 1).segments().add(cues.piece().segment());
             passages.get(passages.size() - 1).text().append(' ').append(cues.text());
             return;
@@ -50,8 +53,18 @@ final class Passages {
         Optional<int[]> range = matcher.find()
                 ? Optional.of(new int[] {Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))})
                 : Optional.empty();
+        askedAbove = asked;
         passages.add(new Passage(
                 new ArrayList<>(List.of(cues.piece().segment())), range, section, new StringBuilder(cues.text())));
+    }
+
+    /** "Source B" below "Source A" with no question between: both are for the same questions. */
+    private boolean standsBeside(Cues cues, int section, int asked) {
+        return !passages.isEmpty()
+                && cues.is(Cues.Trait.PASSAGE_HEAD)
+                && asked == askedAbove
+                && passages.get(passages.size() - 1).section() == section
+                && passages.get(passages.size() - 1).range().isEmpty();
     }
 
     /** Says to each question which passage it is about. */

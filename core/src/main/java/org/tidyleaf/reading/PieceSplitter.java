@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -27,6 +28,9 @@ final class PieceSplitter {
 
     private static final Pattern BOX = Pattern.compile(
             "(?<=^|\\s)\\*?(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
+
+    /** "1 (a)": before a part a number needs no sign of its own. */
+    private static final Pattern NUMBER_OVER_PARTS = Pattern.compile("\\s*\\d{1,3}\\s+(?=[(\\[][aA][)\\]])");
 
     private static final Pattern BULLETS = Pattern.compile("(?<=^|\\s)\\*?\u2022\\s+(?=\\S)");
 
@@ -110,9 +114,13 @@ final class PieceSplitter {
         }
         String text = line.text();
         String below = belowRules(source, line.number() + 1);
-        return LabelFinder.find(text, 0, text.length()).stream()
-                .filter(label -> label.kind() == Label.Kind.NUMBER)
-                .flatMap(number -> LabelFinder.letterAt(text, number.end(), text.length()).stream())
+        Matcher bare = NUMBER_OVER_PARTS.matcher(text);
+        Stream<Integer> ends = bare.lookingAt()
+                ? Stream.of(bare.end())
+                : LabelFinder.find(text, 0, text.length()).stream()
+                        .filter(label -> label.kind() == Label.Kind.NUMBER)
+                        .map(Label::end);
+        return ends.flatMap(end -> LabelFinder.letterAt(text, end, text.length()).stream())
                 .filter(first -> first.ordinal() == 1)
                 .filter(first -> LabelFinder.letterAt(below, 0, below.length())
                         .filter(next -> next.shape().equals(first.shape()) && next.ordinal() == 2)

@@ -1,0 +1,39 @@
+package org.tidyleaf.reading;
+
+import java.util.List;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+
+/** "OR" on a line of its own, and below it another question without a number, to be answered instead of the one above. */
+final class OrLines {
+
+    private static final Pattern OR =
+            Vocabulary.pattern("[(\\[\u2013\u2014*-]*\\s*" + Vocabulary.ALL.either("or") + "\\s*[)\\]\u2013\u2014*-]*");
+
+    /** Longer words of any language. */
+    private static final int LONGEST = 12;
+
+    private OrLines() {}
+
+    static void mark(List<Cues> all) {
+        for (int i = 1; i + 1 < all.size(); i++) {
+            Cues cues = all.get(i);
+            boolean alone = cues.text().length() < LONGEST
+                    && cues.labels().isEmpty()
+                    && (isUpper(cues.text()) || cues.is(Trait.BOLD) || cues.is(Trait.CENTERED))
+                    && OR.matcher(cues.text()).matches();
+            Cues below = all.get(i + 1);
+            boolean instead = below.labels().isEmpty()
+                    && below.lead().isEmpty()
+                    && !below.is(Trait.SECTION_WORD)
+                    && !below.is(Trait.HEADING);
+            if (alone && instead) {
+                cues.traits().add(Trait.OR_LINE);
+            }
+        }
+    }
+
+    private static boolean isUpper(String text) {
+        return text.chars().anyMatch(Character::isLetter) && text.chars().noneMatch(Character::isLowerCase);
+    }
+}
