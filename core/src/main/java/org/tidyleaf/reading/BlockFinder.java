@@ -151,9 +151,17 @@ final class BlockFinder {
         } else if (WORDS.mentions(cues.words(), "bank")
                 && BANK.matcher(cues.text()).find()) {
             bank(lead + 1, table);
-        } else if (HabitFinder.asksForOrder(cues)) {
+        } else if (HabitFinder.asksForOrder(cues) || lead > 0 && isOrderedAbove(lead)) {
             steps(lead + 1);
         }
+    }
+
+    /** "Number the steps. (4 points)" above "6. Preparing a hive:". */
+    private boolean isOrderedAbove(int lead) {
+        return number(lead).isPresent()
+                && all.get(lead).is(Trait.COLON)
+                && all.get(lead - 1).labels().isEmpty()
+                && HabitFinder.asksForOrder(all.get(lead - 1));
     }
 
     /** "Ordne nach der Größe" has the word of "Ordne zu" and asks for an order. */

@@ -46,7 +46,9 @@ final class DraftSections {
         askedBy(cues).ifPresent(asked::add);
         Optional<PointsFinder.Found> each = each(cues);
         pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
-        String title = each.map(found -> without(cues.text(), found)).orElse(cues.text());
+        String title = each.or(() -> PointsFinder.factorsAtEnd(cues.text()))
+                .map(found -> without(cues.text(), found))
+                .orElse(cues.text());
         sections.add(new Section(unstretched(title.strip()), Prose.EMPTY));
         said.add(cues.text());
     }

@@ -21,23 +21,58 @@ final class GroupHeads {
 
     static void mark(List<Cues> all) {
         Set<Integer> found = new HashSet<>();
-        boolean begun = false;
-        for (int i = 1; i + 1 < all.size(); i++) {
-            // Above the first number it is said of all questions.
-            begun |= isNumbered(all.get(i - 1));
-            Cues cues = all.get(i);
-            boolean heads = cues.labels().isEmpty()
-                    && cues.lead().isEmpty()
-                    && cues.line().layout().cell().isEmpty()
-                    && cues.text().length() < LONGEST
-                    && !cues.is(Trait.GAP)
-                    && Vocabulary.ALL.mentions(cues.words(), "group_head")
-                    && HEAD.matcher(cues.text()).matches();
-            if (begun && heads && isNumbered(all.get(i + 1)) && isComplete(all, i - 1)) {
+        int first = 0;
+        while (first < all.size() && !isNumbered(all.get(first))) {
+            first++;
+        }
+        for (int i = first + 1; i + 1 < all.size(); i++) {
+            if (isHead(all, i) && isComplete(all, i - 1)) {
                 found.add(i);
             }
         }
+        // Above the first number it is said of all questions, unless others say the same of theirs.
+        int above = first - 1;
+        if (!found.isEmpty()
+                && above > 0
+                && first < all.size()
+                && isHead(all, above)
+                && isSaidAlike(all, above, found)) {
+            found.add(above);
+        }
         found.forEach(i -> all.get(i).traits().add(Trait.GROUP_HEAD));
+    }
+
+    private static boolean isHead(List<Cues> all, int place) {
+        Cues cues = all.get(place);
+        boolean possible = cues.labels().isEmpty()
+                && cues.lead().isEmpty()
+                && cues.line().layout().cell().isEmpty()
+                && cues.text().length() < LONGEST
+                && !cues.is(Trait.GAP)
+                && isNumbered(all.get(place + 1));
+        boolean worded = possible
+                && Vocabulary.ALL.mentions(cues.words(), "group_head")
+                && HEAD.matcher(cues.text()).matches();
+        return worded || possible && isDirectionInItalics(cues, all.get(place + 1));
+    }
+
+    /** "<i>Write your answer on the line. (1 pt each)</i>": set apart from the question below, and with what it is worth. */
+    private static boolean isDirectionInItalics(Cues cues, Cues below) {
+        boolean apart = cues.is(Trait.ITALIC) && !below.is(Trait.ITALIC)
+                || cues.is(Trait.UNDERLINED) && !below.is(Trait.UNDERLINED);
+        return apart
+                && !cues.is(Trait.QUESTION_MARK)
+                && (cues.is(Trait.INSTRUCTION_WORD) && cues.is(Trait.ENDS_SENTENCE)
+                        || PointsFinder.beside(cues.text()).isPresent()
+                        || cues.is(Trait.POINTS_EACH));
+    }
+
+    /** Whether it looks like one of the others. */
+    private static boolean isSaidAlike(List<Cues> all, int place, Set<Integer> found) {
+        return found.stream()
+                .map(all::get)
+                .anyMatch(other -> other.is(Trait.ITALIC) == all.get(place).is(Trait.ITALIC)
+                        && other.is(Trait.BOLD) == all.get(place).is(Trait.BOLD));
     }
 
     private static boolean isNumbered(Cues cues) {

@@ -71,6 +71,9 @@ final class PointsFinder {
     private static final Pattern FACTORS =
             Pattern.compile("\\b(\\d{1,2})\\s*[x\u00d7*]\\s*(\\d{1,2}(?:[.,]\\d)?)\\s*\\p{L}*\\.?\\s*=");
 
+    private static final Pattern FACTORS_AT_END = Pattern.compile(
+            "\\s*[(\\[]\\s*\\d{1,2}\\s*[x\u00d7*]\\s*\\d{1,2}(?:[.,]\\d)?\\s*=\\s*(\\d{1,3}(?:[.,]5)?)\\s*[)\\]]\\s*$");
+
     private static final Pattern BARE_AT_END = Pattern.compile(
             "\\s*(?:\\(\\s*(\\d{1,2}(?:[.,](?:\\d|[0257]\\d))?)\\s*\\)|[(\\[]?\\s*(?:_+|\\.{2,})?(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
 
@@ -247,6 +250,15 @@ final class PointsFinder {
                 .results()
                 .map(found -> new BigDecimal(found.group().replace(',', '.')))
                 .toList();
+    }
+
+    /** "(2 × 4 = 8)" at the end of a heading, without a word for points; empty where none stands there. */
+    static Optional<Found> factorsAtEnd(String text) {
+        Matcher matcher = FACTORS_AT_END.matcher(text);
+        return text.indexOf('=') > 0 && matcher.find()
+                ? Optional.of(
+                        new Found(new BigDecimal(matcher.group(1).replace(',', '.')), matcher.start(), matcher.end()))
+                : Optional.empty();
     }
 
     /** The points of all parts together, where a text says how they come about. */

@@ -52,15 +52,33 @@ final class SectionPoints {
         return together.size() > 1;
     }
 
+    /** How many there are where 13i, 13ii and 13iii are one. */
+    private static int questions(List<Draft> within) {
+        long parts = within.stream().filter(SectionPoints::isPart).count();
+        long wholes = within.stream()
+                .filter(SectionPoints::isPart)
+                .map(draft -> draft.number.replaceAll("\\D.*", ""))
+                .distinct()
+                .count();
+        return (int) (within.size() - parts + wholes);
+    }
+
+    private static boolean isPart(Draft draft) {
+        return draft.number.matches("\\d+[.]?[a-z]+");
+    }
+
     private static void share(String title, String said, List<Draft> within) {
-        Optional<BigDecimal> each = PointsFinder.eachOf(said, within.size());
+        Optional<BigDecimal> ofAll = PointsFinder.eachOf(said, within.size());
+        Optional<BigDecimal> each = ofAll.or(() -> PointsFinder.eachOf(said, questions(within)));
         List<BigDecimal> one = PointsFinder.sum(said);
         if (one.size() == within.size() && within.stream().noneMatch(draft -> draft.pointed)) {
             for (int i = 0; i < one.size(); i++) {
                 within.get(i).points = Optional.of(one.get(i));
             }
-        } else if (each.isPresent() && within.stream().noneMatch(draft -> draft.pointed)) {
-            within.forEach(draft -> draft.points = each);
+        } else if (each.isPresent() && !within.stream().allMatch(draft -> draft.pointed)) {
+            within.stream()
+                    .filter(draft -> !draft.pointed && (ofAll.isPresent() || !isPart(draft)))
+                    .forEach(draft -> draft.points = each);
         } else if (within.stream().allMatch(draft -> draft.points.isEmpty())) {
             Optional<BigDecimal> share =
                     PointsFinder.beside(title).flatMap(found -> PointsFinder.share(found.points(), within.size()));
