@@ -38,8 +38,8 @@ final class BlockFinder {
     static final Pattern LIST_HEAD =
             Vocabulary.pattern("\\W*" + WORDS.either("list_head") + "\\s*[-\u2013:]?\\s*(?:[A-Z]|[IVX]{1,3}|\\d)\\W*");
 
-    private static final Pattern NUMBERED_BLANK =
-            Pattern.compile("(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*");
+    private static final Pattern NUMBERED_BLANK = Pattern.compile(
+            "(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*|[\u2610\u25a1]\\s.*");
     static final Pattern TICK =
             Pattern.compile("[xX\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
     private static final Pattern BANK_LINE = Pattern.compile(

@@ -77,6 +77,7 @@ final class CueFinder {
         JudgementLegends.mark(all);
         PassageTitles.mark(all);
         GroupHeads.mark(all);
+        CountedHeads.mark(all);
         OrLines.mark(all);
         withoutLoneClozes(all);
         return all;

@@ -10,7 +10,7 @@ import org.tidyleaf.source.Segment;
 final class DraftOptions {
 
     private static final Pattern STEP_BLANK = Pattern.compile(
-            "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*)\\s*");
+            "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*|[\u2610\u25a1])\\s*");
     private static final Pattern STEP_NUMBER = Pattern.compile("\\s*(\\d{1,2})\\s{2,}(?=\\S)");
 
     private final Habits habits;

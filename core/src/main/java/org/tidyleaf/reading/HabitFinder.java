@@ -13,6 +13,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
@@ -110,16 +111,20 @@ final class HabitFinder {
             members.forEach(seen -> chained.add(seen.piece()));
         });
         Map<Integer, String> parts = NestedParts.find(all, chained, options.keySet(), inBlocks);
-        parts.forEach((piece, shape) -> {
-            chained.add(piece);
-            stems.merge(shape, 1, Integer::sum);
-        });
+        Map<Integer, String> lettered = LetteredQuestions.find(all, headings, chained, inBlocks);
+        lettered.keySet().removeAll(parts.keySet());
+        Stream.of(parts, lettered)
+                .forEach(found -> found.forEach((piece, shape) -> {
+                    chained.add(piece);
+                    stems.merge(shape, 1, Integer::sum);
+                }));
         return new Habits(
                 Map.copyOf(stems),
                 Map.copyOf(options),
                 Set.copyOf(chained),
                 Set.copyOf(headings),
                 Set.copyOf(parts.keySet()),
+                Set.copyOf(lettered.keySet()),
                 Set.copyOf(listed),
                 hasBarePoints(all, options, without, parts.keySet()),
                 hasMarginKey(all, chained, stems));

@@ -12,6 +12,7 @@ import java.util.Set;
  * @param chained places among the pieces whose label continues the run of question numbers
  * @param headings places among the pieces whose first word recurs with another number or letter ("Unit 1", "Unit 2")
  * @param parts places among the pieces that letter a question's parts, each with options of its own
+ * @param lettered places among the pieces that letter questions right below the heading of a part
  * @param listed places among the pieces that are numbered like questions but list something within one
  * @param barePoints whether numbers in brackets behind the questions are their points
  * @param marginKey whether a letter in brackets behind the number is the key ("T1 (B)")
@@ -22,6 +23,7 @@ record Habits(
         Set<Integer> chained,
         Set<Integer> headings,
         Set<Integer> parts,
+        Set<Integer> lettered,
         Set<Integer> listed,
         boolean barePoints,
         boolean marginKey) {

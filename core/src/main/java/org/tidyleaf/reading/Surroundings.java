@@ -61,7 +61,9 @@ final class Surroundings {
             chained[i] = habits.chained().contains(i);
             onlyNumber[i] = BareOptions.isOnlyNumber(cues, habits) && !clozes.contains(i);
             // What is a part or a head for certain offers nothing, though options elsewhere are lettered like it.
-            boolean other = habits.parts().contains(i) || habits.headings().contains(i);
+            boolean other = habits.parts().contains(i)
+                    || habits.lettered().contains(i)
+                    || habits.headings().contains(i);
             optionLabels.add(other ? Optional.empty() : habits.optionLabel(cues));
         }
         flow = new double[all.size()];
