@@ -30,6 +30,9 @@ final class AlternativesMaker {
     private static final int LONGEST_LISTED = 30;
     private static final Pattern CHOOSE = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("pick") + "\\b");
 
+    private static final Pattern DASHED_BEHIND_COLON =
+            Pattern.compile("(?s)(.{5,}?:)\\s+([^:;?]{1,60}?(?:\\s+[\u2013\u2014/-]\\s+[^:;?]{1,60}?){2,5})\\s*");
+
     private static final Pattern TOLD_BEHIND =
             Pattern.compile("(?s)(.*\\S)\\s*[\\[(]\\s*([^\\[\\]()/]{1,30})\\s*[\\])]\\s*");
 
@@ -61,6 +64,10 @@ final class AlternativesMaker {
         if (listed.isPresent()) {
             return listed;
         }
+        Optional<Question> dashed = dashedBehindColon(particulars, key, said);
+        if (dashed.isPresent()) {
+            return dashed;
+        }
         Matcher slashed = SLASHED.matcher(stem);
         if (slashed.find() && !slashed.group().equals(stem)) {
             List<String> words = split(slashed.group(), "/");
@@ -72,6 +79,19 @@ final class AlternativesMaker {
         }
         Particulars asked = particulars.withStem(Prose.of(behind.group(1)));
         return choice(asked, split(behind.group(2).replaceAll("[.]$", ""), ";"), key, said);
+    }
+
+    /** "Wax is for building:  combs – the roof – the door", where the heading says that one is to be chosen. */
+    private static Optional<Question> dashedBehindColon(Particulars particulars, GatheredKey key, String said) {
+        String typed = particulars.stem().typed();
+        Matcher list = DASHED_BEHIND_COLON.matcher(typed);
+        if (!list.matches() || !CHOOSE.matcher(said).find()) {
+            return Optional.empty();
+        }
+        List<String> words = split(list.group(2), "\\s+[\u2013\u2014/-]\\s+");
+        return words.size() < FEWEST_LISTED
+                ? Optional.empty()
+                : choice(particulars.withStem(particulars.stem().cut(0, list.end(1))), words, key, said);
     }
 
     /** "A level uses a ____ . (bubble / weight / spring)": what may go into the gap stands in brackets behind the sentence. */

@@ -28,6 +28,13 @@ final class BlockFinder {
     static final Pattern BETWEEN = Pattern.compile(
             "\\s*\\t\\s*(?:(?:->|=>|\u2192)\\s*)?|\\s{3,}+(?:(?:->|=>|\u2192)\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
 
+    /** A tab, or on a printed page what is nearly as wide. */
+    private static final Pattern WIDE = Pattern.compile("\\t|\\s{3}");
+
+    /** "nurse bee ● ● feeds the young": dots to draw lines between. */
+    private static final Pattern DOTS_BETWEEN =
+            Pattern.compile(".*\\S\\s*[\u2022\u25cf\u25cb]\\s+[\u2022\u25cf\u25cb]\\s*\\S.*");
+
     private static final Pattern LABEL_AND_TAB = Pattern.compile("^\\s*[(]?\\d{1,3}[.):]*(?:\\t\\s*|\\s{3,})");
 
     /** "Match each tool with its use.     (2)": points behind a whole sentence are no half of a pair. */
@@ -278,7 +285,7 @@ final class BlockFinder {
                 && isPairLine(all.get(end))
                 && !beginsAnew(end, from)
                 && !isHeadBelow(end, from)
-                && (!tabbed || all.get(end).text().indexOf('\t') >= 0)
+                && (!tabbed || WIDE.matcher(all.get(end).text()).find())
                 && (numbered || number(end).isEmpty())
                 && !(throughout && number(end).isEmpty() && isLettered(end))) {
             end++;
@@ -497,10 +504,10 @@ final class BlockFinder {
         // A tab right behind the number parts no pair.
         String text = LABEL_AND_TAB.matcher(cues.text()).replaceFirst("");
         String[] sides = BETWEEN.split(text, 2);
-        return sides.length == 2
+        return (sides.length == 2 || DOTS_BETWEEN.matcher(text).matches())
                 && !sides[0].isBlank()
-                && !sides[1].isBlank()
-                && !(WORTH.matcher(sides[1]).matches()
+                && !sides[sides.length - 1].isBlank()
+                && !(WORTH.matcher(sides[sides.length - 1]).matches()
                         && ENDED.matcher(sides[0]).matches())
                 && cues.lead().isEmpty()
                 && !WordsInCapitals.isAtEnd(cues)

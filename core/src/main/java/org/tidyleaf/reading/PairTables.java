@@ -12,7 +12,8 @@ final class PairTables {
 
     private static final Pattern BLANK_CELL = Pattern.compile(BlockFinder.TICK.pattern() + "|[A-Za-z]|\\d|[_.\u2026]+");
 
-    private static final Pattern DOTS = Pattern.compile("[\\s\u2022\u25cf\u25cb\u25e6\u00b7\u2219.oO_\u2026-]*");
+    /** What lines are drawn between, nothing else. */
+    static final Pattern DOTS = Pattern.compile("[\\s\u2022\u25cf\u25cb\u25e6\u00b7\u2219.oO_\u2026-]*");
 
     private static final Pattern FIRST_NUMBER = Pattern.compile("[(]?(\\d{1,3})[.)]");
     private static final Pattern PAIR =
@@ -41,17 +42,17 @@ final class PairTables {
                                 BLANK_CELL.matcher(all.get(piece).text()).matches());
     }
 
-    /** Three columns, the middle one nothing but dots to draw lines between. */
+    /** Between the first and the last column nothing but dots to draw lines between. */
     static boolean isAroundDots(List<Cues> all, List<Integer> table) {
         Set<Integer> lefts = new HashSet<>();
         Set<Integer> rights = new HashSet<>();
         boolean dots = true;
         for (int piece : table) {
             Cell cell = cell(all, piece);
-            dots &= cell.columns() == 3
-                    && (cell.column() != 1
-                            || DOTS.matcher(all.get(piece).text()).matches());
-            if (cell.column() != 1) {
+            boolean between = cell.column() > 0 && cell.column() < cell.columns() - 1;
+            dots &= cell.columns() > 2
+                    && (!between || DOTS.matcher(all.get(piece).text()).matches());
+            if (!between) {
                 (cell.column() == 0 ? lefts : rights).add(cell.row());
             }
         }

@@ -37,7 +37,10 @@ final class PartsMaker {
             Pattern.compile("\\s*(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
     /** Dots to draw lines between. */
     private static final Pattern DOTS = Pattern.compile(
-            "\\s*(?:[\u2022\u00b7\u25cf\u25cb\u2219]|(?<=\\s)[.](?=\\s{2,}[.]\\s)|(?<=\\s{2})[oO*])\\s{2,}[.oO*\u2022\u00b7\u25cf\u25cb\u2219](?:\\s+|(?<=[^oO])\\s*)");
+            "\\s*[\u2022\u25cf\u25cb]\\s+[\u2022\u25cf\u25cb]\\s*|\\s*(?:[\u2022\u00b7\u25cf\u25cb\u2219]|(?<=\\s)[.](?=\\s{2,}[.]\\s)|(?<=\\s{2})[oO*])\\s{2,}[.oO*\u2022\u00b7\u25cf\u25cb\u2219](?:\\s+|(?<=[^oO])\\s*)");
+
+    private static final Pattern DOT_BESIDE =
+            Pattern.compile("\\s*(?:[\u2022\u25cf\u25cb\u2219]\\s+)?(\\S.*?)(?:\\s+[\u2022\u25cf\u25cb\u2219])?\\s*");
 
     private static final Pattern ROW_LABEL = Pattern.compile("\\s*[(\\[]?(?:[a-z]|\\d{1,2}|[ivx]{1,4})[.):\\]]\\s+");
     private static final Pattern PAIR_KEY = Pattern.compile(
@@ -204,6 +207,7 @@ final class PartsMaker {
     private static boolean sides(Draft draft, List<Segment> left, List<Segment> right) {
         boolean equals = true;
         boolean terms = hasTermsAbove(draft);
+        boolean dotted = draft.pairs.stream().anyMatch(PartsMaker::isDotBetween);
         for (Cues cues : withoutHeads(draft.pairs)) {
             Segment segment = cues.piece().segment();
             Optional<Cell> cell = cues.line().layout().cell();
@@ -211,15 +215,19 @@ final class PartsMaker {
                 continue;
             }
             if (cell.isPresent()) {
-                if (isBlankBetween(draft, cell.get())) {
+                equals = false;
+                if (isBlankBetween(draft, cell.get()) || isDotBetween(cues)) {
                     continue;
                 }
-                boolean label =
-                        (terms || cell.get().columns() == 4) && cell.get().column() % 2 == 0;
+                boolean label = !dotted
+                        && (terms || cell.get().columns() == 4)
+                        && cell.get().column() % 2 == 0;
+                boolean ofLeft = dotted
+                        ? cell.get().column() == 0
+                        : !terms && cell.get().column() < cell.get().columns() / 2;
                 if (!label) {
-                    (!terms && cell.get().column() < cell.get().columns() / 2 ? left : right).add(segment);
+                    (ofLeft ? left : right).add(withoutDots(cues, segment));
                 }
-                equals = false;
                 continue;
             }
             Matcher dots = DOTS.matcher(cues.line().text()).region(segment.from(), segment.to());
@@ -244,6 +252,24 @@ final class PartsMaker {
             }
         }
         return equals;
+    }
+
+    /** A dot to draw lines from, in a cell of its own between the first and the last. */
+    private static boolean isDotBetween(Cues cues) {
+        return PairTables.DOTS.matcher(cues.text()).matches()
+                && cues.line()
+                        .layout()
+                        .cell()
+                        .filter(cell -> cell.column() > 0 && cell.column() < cell.columns() - 1)
+                        .isPresent();
+    }
+
+    /** "the queen •" beside "• lays eggs": the dots are there to draw lines between. */
+    private static Segment withoutDots(Cues cues, Segment segment) {
+        Matcher dotted = DOT_BESIDE.matcher(cues.line().text()).region(segment.from(), segment.to());
+        return dotted.matches() && (dotted.end(1) < segment.to() || dotted.start(1) > segment.from())
+                ? new Segment(segment.line(), dotted.start(1), dotted.end(1))
+                : segment;
     }
 
     /** Lettered terms in a table, what is numbered in lines below it. */
