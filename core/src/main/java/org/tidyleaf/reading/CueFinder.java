@@ -41,6 +41,12 @@ final class CueFinder {
     /** The line breaks between the words of "True / False". */
     private static final Pattern HALF_PAIR = Pattern.compile("(?:/|[\u2610\u25a1\u25cb\u25ef]|\\[\\s?])\\s*$");
 
+    /** "________ (1)": room to write, and what is written there is worth. */
+    private static final Pattern RULE_WITH_POINTS = Pattern.compile("[_.\u2026]{10,}\\s*[(\\[]\\d{1,2}[)\\]]");
+
+    /** "– End of the test –": a dash that begins no list. */
+    private static final Pattern BETWEEN_DASHES = Pattern.compile("([\u2013\u2014*-])\\s.*\\s\\1");
+
     private CueFinder() {}
 
     static List<Cues> find(Source source, List<Piece> pieces) {
@@ -63,6 +69,7 @@ final class CueFinder {
         ClozeNumbers.label(all);
         BareNumbers.label(all);
         NumberRuns.label(all);
+        NumberRanges.label(all);
         ExerciseHeads.label(all);
         WrappedWords.mark(all);
         AnswerLetters.mark(all);
@@ -149,9 +156,13 @@ final class CueFinder {
         // "A rule   B tape   [1]": what stands behind options is their worth and numbers nothing.
         boolean worth =
                 !piece.first() && PointsFinder.isPointsOnly(text) || !piece.first() && text.matches("\\[\\d{1,2}]");
-        List<Label> labels = worth ? List.of() : behindBox.isEmpty() ? first : behindBox;
-        boolean boxed = labels.stream().anyMatch(label -> label.kind() == Label.Kind.BOX);
         Set<Trait> traits = TraitFinder.find(line, segment, text, words);
+        boolean none = worth
+                || RULE_WITH_POINTS.matcher(text).matches()
+                || traits.contains(Trait.END_WORD)
+                        && BETWEEN_DASHES.matcher(text).matches();
+        List<Label> labels = none ? List.of() : behindBox.isEmpty() ? first : behindBox;
+        boolean boxed = labels.stream().anyMatch(label -> label.kind() == Label.Kind.BOX);
         if (boxed) {
             // "[ ] fine" ends nothing, whatever language has such a word.
             traits.remove(Trait.END_WORD);

@@ -3,7 +3,9 @@ package org.tidyleaf.reading;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.source.Segment;
@@ -47,6 +49,9 @@ final class Draft {
 
     Optional<Announced> marginKey = Optional.empty();
     Optional<BigDecimal> points = Optional.empty();
+
+    /** What is said of points behind rules to write on, by line: below lettered lines it may be for one of them. */
+    final Map<Integer, BigDecimal> ruledPoints = new TreeMap<>();
 
     /** Whether its own text says them. */
     boolean pointed;

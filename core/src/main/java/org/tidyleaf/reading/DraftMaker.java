@@ -39,6 +39,9 @@ final class DraftMaker {
 
     private final List<Draft.OptionDraft> offered = new ArrayList<>();
 
+    /** In signs: a rule for a letter before a number is no longer. */
+    private static final int LONGEST_LETTER_RULE = 14;
+
     private DraftMaker(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
         this.columns = layouts.columns();
         this.blocks = layouts.blocks();
@@ -75,6 +78,10 @@ final class DraftMaker {
         List<Stimulus> stimuli = passages.stimuli(source, prose);
         PartSplitter splitter = new PartSplitter(source, stems, roles, owners);
         List<Draft> whole = splitter.split(questions);
+        whole.stream()
+                .filter(draft -> draft.points.isEmpty())
+                .forEach(draft ->
+                        draft.points = draft.ruledPoints.values().stream().reduce(BigDecimal::add));
         for (int i = 0; i < whole.size(); i++) {
             List<Segment> lead = whole.get(i).lead;
             if (!prose.text(lead).isEmpty()) {
@@ -253,6 +260,13 @@ final class DraftMaker {
             boolean judged =
                     margin.judgement() || AnswerParser.judgement(margin.said()).isPresent();
             draft.judgement = judged && draft.judgement.isEmpty() ? List.of("True", "False") : draft.judgement;
+            boolean room = margin.said().isEmpty()
+                    && !margin.judgement()
+                    && margin.to() - cues.piece().segment().from() > LONGEST_LETTER_RULE;
+            if (room) {
+                // "__________________ 5. The line that all sizes are taken from": a term is to be written there.
+                draft.writing.add(cues.line().number());
+            }
             if (!margin.said().isEmpty()) {
                 Segment place =
                         new Segment(cues.line().number(), cues.piece().segment().from(), margin.to());
@@ -362,21 +376,25 @@ final class DraftMaker {
         if (cues.is(Cues.Trait.WRITING_LINE)) {
             open.ifPresent(draft -> {
                 draft.writing.add(cues.line().number());
-                pointsBehindRule(draft, cues.text());
+                pointsBehindRule(draft, cues);
             });
         }
     }
 
     /** "................ [2]": at the end of the room to write stands what the answer is worth. */
-    private static void pointsBehindRule(Draft draft, String text) {
-        if (draft.points.isEmpty()) {
-            draft.points = PointsFinder.only(text.replaceFirst("^.*[_.\u2026]{3}\\s*", ""));
+    private static void pointsBehindRule(Draft draft, Cues cues) {
+        String behind = cues.text().replaceFirst("^.*[_.\u2026]{3}\\s*", "");
+        Optional<BigDecimal> points = PointsFinder.only(behind)
+                .or(() -> behind.startsWith("(") ? PointsFinder.bare(behind) : Optional.empty());
+        points.ifPresent(said -> draft.ruledPoints.put(cues.line().number(), said));
+        if (draft.points.isEmpty() && draft.options.isEmpty()) {
+            draft.points = points;
         }
     }
 
     /** What stands far behind a title is no part of it, unless it is the title itself and before it stands whose paper it is. */
     private static String titleIn(String text) {
-        String[] parts = text.strip().split("\\t+|\\s{4,}|\\s+\\|\\s+(?=\\S+:?\\s*_)");
+        String[] parts = text.strip().split("\\t+|\\s{4,}|\\s{3}(?=\\p{L}*:?\\s*\\d)|\\s+\\|\\s+(?=\\S+:?\\s*_)");
         boolean school = parts.length == 2
                 && Vocabulary.ALL.mentions(Words.of(parts[0]), "school_word")
                 && Vocabulary.ALL.mentions(Words.of(parts[1]), "test_word");

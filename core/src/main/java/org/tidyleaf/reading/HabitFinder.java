@@ -76,9 +76,9 @@ final class HabitFinder {
         within.addAll(inBlocks);
         series.values().forEach(seen -> {
             Label.Kind kind = seen.get(0).label().kind();
-            List<Seen> heads = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN
-                    ? ListHeads.amongOptions(all, seen, numbered)
-                    : List.of();
+            boolean lettered = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN;
+            List<Seen> heads =
+                    lettered && !ListHeads.are(all, seen) ? ListHeads.amongOptions(all, seen, numbered) : List.of();
             if (heads.size() < seen.size()) {
                 heads.forEach(head -> headings.add(head.piece()));
                 seen.removeAll(heads);

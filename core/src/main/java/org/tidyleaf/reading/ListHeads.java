@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Emphasis;
 
 /**
  * "I. Circle the correct word." with questions that begin with 1 or count on right below, and so for "II.", "III.":
@@ -39,7 +40,16 @@ final class ListHeads {
                 others++;
             }
         }
-        return heads >= 2 && others * 2 <= heads && countsOnce(series);
+        return heads >= 2 && (others * 2 <= heads || others < heads && areBold(all, series)) && countsOnce(series);
+    }
+
+    /** Whether the letters or numerals themselves are set bold, each of them. */
+    private static boolean areBold(List<Cues> all, List<Seen> series) {
+        return series.stream()
+                .allMatch(seen -> all.get(seen.piece())
+                        .line()
+                        .isMostly(
+                                Emphasis.BOLD, seen.label().from(), seen.label().end()));
     }
 
     /**

@@ -210,6 +210,7 @@ final class PartSplitter {
         draft.hints.forEach(
                 said -> part(parts, draft, said.segment().line()).hints.add(said));
         draft.writing.forEach(line -> part(parts, draft, line).writing.add(line));
+        draft.ruledPoints.forEach((line, points) -> part(parts, draft, line).points = Optional.of(points));
         shareOut(draft.points, parts);
         return parts;
     }

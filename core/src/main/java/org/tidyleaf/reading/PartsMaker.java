@@ -90,6 +90,7 @@ final class PartsMaker {
         }
         boolean ordered = draft.options.size() >= 3
                 && (!draft.ranks.isEmpty()
+                        || namesAllInAnotherOrder(draft, key)
                         || Vocabulary.ALL.mentions(Words.of(particulars.stem().plain()), "order")
                                 && ORDER_ASKED
                                         .matcher(particulars.stem().plain())
@@ -97,6 +98,18 @@ final class PartsMaker {
                 && draft.options.stream().noneMatch(option -> option.signed)
                 && !areSequences(draft);
         return ordered ? Optional.of(order(draft, particulars, key.text().orElse(""))) : Optional.empty();
+    }
+
+    /** "Answer: D, C, A, B": where all are right, their order is what was asked. */
+    private static boolean namesAllInAnotherOrder(Draft draft, GatheredKey key) {
+        List<String> letters = draft.options.stream()
+                .map(option -> option.label.toUpperCase(Locale.ROOT))
+                .toList();
+        List<String> said =
+                List.of(key.text().orElse("").strip().toUpperCase(Locale.ROOT).split("[\\s,;>\u2013\u2192-]+"));
+        return said.size() == letters.size()
+                && new HashSet<>(said).equals(new HashSet<>(letters))
+                && !said.equals(letters);
     }
 
     /** "(A) 1, 2, 3" and "(B) 2, 3, 1": each option is an order of what the question numbers itself. */

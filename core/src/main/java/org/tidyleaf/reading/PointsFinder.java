@@ -275,7 +275,13 @@ final class PointsFinder {
         BigDecimal halves = total.multiply(BigDecimal.valueOf(2));
         BigDecimal[] parts = halves.divideAndRemainder(BigDecimal.valueOf(questions));
         boolean even = parts[1].signum() == 0 && parts[0].compareTo(BigDecimal.valueOf(2)) >= 0;
-        return even ? Optional.of(total.divide(BigDecimal.valueOf(questions)).stripTrailingZeros()) : Optional.empty();
+        return even ? Optional.of(plain(total.divide(BigDecimal.valueOf(questions)))) : Optional.empty();
+    }
+
+    /** Without zeros behind its point, and never as a power of ten. */
+    private static BigDecimal plain(BigDecimal points) {
+        BigDecimal stripped = points.stripTrailingZeros();
+        return stripped.scale() < 0 ? stripped.setScale(0) : stripped;
     }
 
     private static BigDecimal number(Matcher matcher) {
