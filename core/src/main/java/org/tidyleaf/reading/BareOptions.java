@@ -165,7 +165,9 @@ final class BareOptions {
     static boolean isOnlyNumber(Cues cues, Habits habits) {
         return habits.stemLabel(cues)
                 .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
-                .filter(text -> text.isEmpty() || PointsFinder.only(text).isPresent())
+                .filter(text -> text.isEmpty()
+                        || PointsFinder.only(text).isPresent()
+                        || StemTrimmer.DIFFICULTY.matcher(text).matches())
                 .isPresent();
     }
 

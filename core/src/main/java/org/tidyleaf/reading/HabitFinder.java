@@ -255,12 +255,22 @@ final class HabitFinder {
     private static void keepStrongerReading(Map<String, List<Seen>> series, Map<String, Integer> options) {
         for (String shape : List.copyOf(options.keySet())) {
             String other = shape.replace('i', 'a').replace('I', 'A');
-            if (!other.equals(shape) && options.getOrDefault(other, 0) >= options.get(shape)) {
+            if (!other.equals(shape)
+                    && options.getOrDefault(other, 0) >= options.get(shape)
+                    && !hasLongNumerals(series.get(shape))) {
                 options.remove(shape);
             } else if (!other.equals(shape) && !hasRunApart(series, other, shape)) {
                 options.remove(other);
             }
         }
+    }
+
+    /** "(ii)" and "(iii)" can be nothing else. */
+    private static boolean hasLongNumerals(List<Seen> numerals) {
+        return numerals.stream()
+                        .filter(seen -> seen.label().printed().length() > 1)
+                        .count()
+                > 1;
     }
 
     /** Whether letters run on at places where no numeral can be read: both kinds are in use then. */

@@ -66,8 +66,8 @@ final class KeyListReader {
 
     private static final Pattern CODED = Pattern.compile("(?<=^|\\s)([A-Z]{1,3}\\d{1,3})[:.)]?\\s+(?=\\S)");
 
-    private static final Pattern STEPS_OF_PART =
-            Pattern.compile("([IVX]{1,4}|[A-H])\\s*[.:)]\\s*(\\d{1,2}(?:\\s*[,;\u2013-]\\s*\\d{1,2}){2,})[.]?");
+    private static final Pattern STEPS_OF_PART = Pattern.compile(
+            "([IVX]{1,4}|[A-H])\\s*[.:)]\\s*(\\d{1,2}(?:\\s*[,;\u2013-]\\s*\\d{1,2}){2,}|[A-Za-z](?:\\s*[,;]\\s*[A-Za-z]){2,})[.]?");
 
     /** "Exercise 3: 1 hive, 2 wax": what is numbered within the answer of one question. */
     private static final Pattern INNER_NUMBERS = Vocabulary.pattern("(?:" + Vocabulary.ALL.either("question")
@@ -433,6 +433,7 @@ final class KeyListReader {
                                             && (value <= last + 3 && isBareBehindWord(text, matcher, sign)
                                                     || isApartInList(text, matcher)
                                                     || isApart(text, matcher)
+                                                    || value <= last + 3 && isFarAndAlike(text, matcher, sign)
                                                     || isClosedAlike(text, matcher, sign));
             if (next) {
                 if (from >= 0) {
@@ -471,6 +472,13 @@ final class KeyListReader {
     }
 
     /** "2) comb 4) B": a bracket closes every number, and numbers without an answer are passed over. */
+    /** "6. wax   8. honey": what has no answer is left out. */
+    private static boolean isFarAndAlike(String text, Matcher number, String sign) {
+        return !sign.isEmpty()
+                && closing(number).equals(sign)
+                && text.substring(0, number.start()).matches("(?s).*\\S(?:\\s{2,}|\\t)");
+    }
+
     private static boolean isClosedAlike(String text, Matcher number, String sign) {
         return sign.equals(")")
                 && closing(number).equals(sign)

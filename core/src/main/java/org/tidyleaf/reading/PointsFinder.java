@@ -35,7 +35,7 @@ final class PointsFinder {
 
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("type_head", "difficulty")
-                    + "\\s*[-\u2013\u2014,;:|/]\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]\\s*");
+                    + "\\s*[-\u2013\u2014,;:|/]\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]](?:[.:](?=\\s))?\\s*");
     /** "(0-2)" right behind a question's number: from nothing to two points. */
     private static final Pattern FROM_NOTHING =
             Vocabulary.pattern("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*(?:" + WORD + "\\.?)?\\s*\\)\\s*");

@@ -26,6 +26,8 @@ final class SharedOptions {
     /** The instruction may have a few lines, and the list a title. */
     private static final int FARTHEST_ABOVE = 5;
 
+    private static final int MOST_TOLD = 2;
+
     private SharedOptions() {}
 
     /**
@@ -45,6 +47,10 @@ final class SharedOptions {
                 continue;
             }
             int below = i + list.size();
+            // "For each case below choose one cause." may stand between.
+            for (int told = 0; told < MOST_TOLD && below + 1 < all.size() && isTold(all.get(below)); told++) {
+                below++;
+            }
             List<Integer> statements = statements(all, below);
             if (statements.size() >= FEWEST_ASKED && isAnnounced(all, i, number(all.get(below)))) {
                 offered.addAll(list);
@@ -53,6 +59,10 @@ final class SharedOptions {
             i = below - 1;
         }
         return new Found(offered, asked);
+    }
+
+    private static boolean isTold(Cues cues) {
+        return cues.labels().isEmpty() && cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.QUESTION_MARK);
     }
 
     /** The letter or numeral of an entry of a list and the place where its text begins; empty where the line is none. */

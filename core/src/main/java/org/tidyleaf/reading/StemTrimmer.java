@@ -83,7 +83,7 @@ final class StemTrimmer {
     private static final Pattern SAID_BEHIND =
             Pattern.compile("(?<=[.!])\\s*[(\\[]\\s*(\\p{Lu}\\p{L}{0,9}|\\p{Ll}{4,9})\\s*[)\\]]\\s*$");
 
-    private static final Pattern DIFFICULTY =
+    static final Pattern DIFFICULTY =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty", "type_head") + "\\s*[)\\]]\\s*");
 
     private static final Pattern TICK_BEFORE = Pattern.compile("\u2611|[(\\[]\\s{0,3}[xX\u2713\u2714]\\s{0,3}[)\\]]");
