@@ -25,8 +25,13 @@ final class BlockFinder {
     private static final Pattern FILL_TABLE = Vocabulary.pattern("\\b" + WORDS.either("fill_table") + "\\b");
 
     /** Two sides of a pair on one line: a tab, a wide space, an equals sign or an arrow stands between them. */
-    static final Pattern BETWEEN = Pattern.compile(
+    private static final Pattern BETWEEN = Pattern.compile(
             "\\s*\\t\\s*(?:(?:->|=>|\u2192)\\s*)?|\\s{3,}+(?:(?:->|=>|\u2192)\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
+
+    /** "veil - keeps bees off the face": where no number stands before it, for "9 - Match" has a sign of its own. */
+    private static final Pattern HYPHENED = Pattern.compile("[^-]{2,60}(\\s-\\s)[^-]{2,120}");
+
+    private static final Pattern HYPHEN = Pattern.compile("\\s-\\s");
 
     /** A tab, or on a printed page what is nearly as wide. */
     private static final Pattern WIDE = Pattern.compile("\\t|\\s{3}");
@@ -500,10 +505,18 @@ final class BlockFinder {
         return isLettered(piece) && PAIRING.matcher(all.get(piece).text()).matches();
     }
 
+    /** What parts the sides of a pair in its line. */
+    static Pattern between(Cues cues) {
+        boolean hyphened = cues.labels().isEmpty()
+                && !BETWEEN.matcher(cues.text()).find()
+                && HYPHENED.matcher(cues.text()).matches();
+        return hyphened ? HYPHEN : BETWEEN;
+    }
+
     private static boolean isPairLine(Cues cues) {
         // A tab right behind the number parts no pair.
         String text = LABEL_AND_TAB.matcher(cues.text()).replaceFirst("");
-        String[] sides = BETWEEN.split(text, 2);
+        String[] sides = between(cues).split(text, 2);
         return (sides.length == 2 || DOTS_BETWEEN.matcher(text).matches())
                 && !sides[0].isBlank()
                 && !sides[sides.length - 1].isBlank()

@@ -23,6 +23,8 @@ final class LabelLines {
     private static final Pattern TYPE_ONLY =
             Vocabulary.pattern("[(\\[]\\s*" + Vocabulary.ALL.either("type_head") + "\\s*[)\\]]");
 
+    private static final Pattern TYPE_ALONE = Vocabulary.pattern(Vocabulary.ALL.either("type_head"));
+
     /** "REF: p. 12": one field with a short value. */
     private static final Pattern FIELD = Pattern.compile(NAME + "\\S.{0,40}");
 
@@ -38,7 +40,7 @@ final class LabelLines {
         for (int i = 0; i < all.size(); i++) {
             String text = all.get(i).text();
             boolean bracketed = text.startsWith("(") || text.startsWith("[");
-            if (bracketed && TYPE_ONLY.matcher(text).matches()) {
+            if (bracketed && TYPE_ONLY.matcher(text).matches() || isTypeBelowNumber(all, i)) {
                 int end = all.get(i).piece().segment().to();
                 all.set(i, all.get(i).withLead(new Cues.Lead(Cues.Announces.LABEL, end)));
             }
@@ -53,6 +55,20 @@ final class LabelLines {
             }
         }
         belowAnswers(all);
+    }
+
+    /** "QUESTION 3" and below it "DRAG AND DROP": what stands there alone asks nothing. */
+    private static boolean isTypeBelowNumber(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        return piece > 0
+                && cues.is(Cues.Trait.TYPE_HEAD)
+                && cues.labels().isEmpty()
+                && !cues.is(Cues.Trait.ENDS_SENTENCE)
+                && TYPE_ALONE.matcher(cues.text()).matches()
+                && all.get(piece - 1).labels().stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.NUMBER
+                                && label.end()
+                                        >= all.get(piece - 1).piece().segment().to());
     }
 
     /** "ANSWER: b" and below it "REF: p. 12", question after question: what stands there with a name is no answer. */

@@ -248,7 +248,7 @@ final class PartsMaker {
             int textFrom = cues.labels().stream().mapToInt(Label::end).max().orElse(segment.from());
             Matcher between = dots.find()
                     ? dots
-                    : BlockFinder.BETWEEN.matcher(cues.line().text()).region(textFrom, segment.to());
+                    : BlockFinder.between(cues).matcher(cues.line().text()).region(textFrom, segment.to());
             boolean apart = between == dots || between.find();
             String behind = apart ? cues.line().text().substring(between.end(), segment.to()) : "";
             if (!behind.isBlank()) {
