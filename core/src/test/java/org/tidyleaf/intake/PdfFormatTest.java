@@ -18,6 +18,7 @@ import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.util.Matrix;
 import org.junit.jupiter.api.Test;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
@@ -94,6 +95,59 @@ class PdfFormatTest {
     }
 
     /** Rows as a word processor breaks them at a width: those without room for the next word are one line to a reader. */
+    @Test
+    void lettersWithoutASignThatGoOnAcrossThePageAreNoColumns() throws Exception {
+        Source source = pdf(out -> {
+            for (int row = 1; row <= 7; row++) {
+                float y = 80 + row * 16;
+                at(out, PLAIN, 11, 60, y, row + " A look");
+                at(out, PLAIN, 11, 120, y, "B search");
+                at(out, PLAIN, 11, 185, y, "C seek");
+                at(out, PLAIN, 11, 330, y, "D find it");
+            }
+        });
+        assertThat(texts(source)).hasSize(7).allMatch(text -> text.matches("\\d A look.*B search.*C seek.*D find it"));
+    }
+
+    @Test
+    void aSpaceThatKerningMadeNarrowIsStillASpace() throws Exception {
+        Source source = pdf(out -> {
+            out.beginText();
+            out.setFont(PLAIN, 12);
+            out.newLineAtOffset(60, 700);
+            out.showTextWithPositioning(new Object[] {"Reason: ", 140f, "A", " ", 140f, "steel rule bends."});
+            out.endText();
+        });
+        assertThat(texts(source)).containsExactly("Reason: A steel rule bends.");
+    }
+
+    @Test
+    void gapsAreMeasuredByTheSizeThatIsSeen() throws Exception {
+        // As browsers print: three quarters of what the font's size says.
+        Source source = pdf(out -> {
+            out.transform(Matrix.getScaleInstance(0.75f, 0.75f));
+            at(out, PLAIN, 16, 80, 0, "a. wax");
+            at(out, PLAIN, 16, 80 + PLAIN.getStringWidth("a. wax") * 16 / 1000 + 12, 0, "b. honey");
+        });
+        assertThat(texts(source)).containsExactly("a. wax   b. honey");
+    }
+
+    @Test
+    void answersThatGoOnInTheNextRowAreOneLine() throws Exception {
+        Source source = pdf(out -> {
+            at(
+                    out,
+                    PLAIN,
+                    11,
+                    60,
+                    100,
+                    "Key: 1. c   2. a   3. a, b   4. hazel / willow   5. ten thousand   6. wax and pollen   7. 3,");
+            at(out, PLAIN, 11, 60, 114, "4, 2, 1   8. To keep the brood warm.");
+        });
+        assertThat(texts(source)).hasSize(1);
+        assertThat(texts(source).get(0)).contains("7. 3, 4, 2, 1");
+    }
+
     @Test
     void rowsThatHadNoRoomGoOnAsOneLine() throws Exception {
         Source source = pdf(out -> {
