@@ -74,9 +74,10 @@ final class PdfParagraphs {
 
     private static final Pattern RANGE_CUT = Pattern.compile(".*\\p{L}\\s\\d{1,3}\\s?[-\u2013]");
 
-    /** "1. c   2. a   3. hazel": answers one behind the other. */
-    private static final Pattern ANSWERS =
-            Pattern.compile(".*(?:\\b|\\s{2})\\d{1,3}[.)].*(?:\\s{2}\\d{1,3}[.)].*){2,}");
+    /** "1. c   2. a   3. hazel": where several stand so far apart, they are answers one behind the other. */
+    private static final Pattern ANSWER = Pattern.compile("\\s{2}\\d{1,3}[.)]");
+
+    private static final int SEVERAL = 2;
 
     private static final Pattern WITHIN_LIST = Pattern.compile("\\d{1,3}\\s?,.*");
 
@@ -189,7 +190,8 @@ final class PdfParagraphs {
         boolean wide = isWide(row) || next.lastPart().isPresent();
         boolean lower = Character.isLowerCase(next.glyphs().get(0).text().codePointAt(0));
         if (wide) {
-            boolean answers = ANSWERS.matcher(row.spaced()).matches();
+            boolean answers =
+                    ANSWER.matcher(row.spaced()).results().limit(SEVERAL).count() == SEVERAL;
             boolean listed = answers
                     || text.endsWith(",")
                     || NUMBER_ALONE.matcher(row.spaced()).matches();

@@ -33,6 +33,8 @@ final class AlternativesMaker {
     private static final Pattern DASHED_BEHIND_COLON =
             Pattern.compile("(?s)(.{5,}?:)\\s+([^:;?]{1,60}?(?:\\s+[\u2013\u2014/-]\\s+[^:;?]{1,60}?){2,5})\\s*");
 
+    private static final int LONGEST_WITH_CHOICE = 240;
+
     private static final Pattern TOLD_BEHIND =
             Pattern.compile("(?s)(.*\\S)\\s*[\\[(]\\s*([^\\[\\]()/]{1,30})\\s*[\\])]\\s*");
 
@@ -85,7 +87,9 @@ final class AlternativesMaker {
     private static Optional<Question> dashedBehindColon(Particulars particulars, GatheredKey key, String said) {
         String typed = particulars.stem().typed();
         Matcher list = DASHED_BEHIND_COLON.matcher(typed);
-        if (!list.matches() || !CHOOSE.matcher(said).find()) {
+        if (typed.length() > LONGEST_WITH_CHOICE
+                || !list.matches()
+                || !CHOOSE.matcher(said).find()) {
             return Optional.empty();
         }
         List<String> words = split(list.group(2), "\\s+[\u2013\u2014/-]\\s+");

@@ -39,7 +39,7 @@ final class CountedHeads {
         Map<String, Counted> series = new TreeMap<>();
         for (int i = 0; i < all.size(); i++) {
             Optional<Matcher> head = head(all.get(i));
-            if (head.isEmpty()) {
+            if (head.isEmpty() || isBesideFigure(all, i)) {
                 continue;
             }
             boolean letter = head.get().group(2) != null;
@@ -65,6 +65,12 @@ final class CountedHeads {
                 counted.places().forEach(i -> all.get(i).traits().add(Trait.SECTION_WORD));
             }
         });
+    }
+
+    /** "Figure B" is the name of a picture. */
+    private static boolean isBesideFigure(List<Cues> all, int piece) {
+        return piece > 0 && all.get(piece - 1).is(Trait.FIGURE_ONLY)
+                || piece + 1 < all.size() && all.get(piece + 1).is(Trait.FIGURE_ONLY);
     }
 
     private static Optional<Matcher> head(Cues cues) {

@@ -40,12 +40,17 @@ final class EssayPoints {
     /** The line above ends in a colon or a full stop and asks, by itself or from the line before it on, for a text. */
     private static boolean asks(List<Cues> all, int above) {
         Cues cues = all.get(above);
-        boolean here = ASKS_FOR_TEXT.matcher(cues.text()).matches();
-        boolean before = above > 0
-                && cues.labels().isEmpty()
-                && cues.is(Trait.SHORT)
-                && ASKS_FOR_TEXT.matcher(all.get(above - 1).text()).matches();
-        return SPEAKS_ON.matcher(cues.text()).matches() && (here || before);
+        if (!SPEAKS_ON.matcher(cues.text()).matches()) {
+            return false;
+        }
+        boolean before =
+                above > 0 && cues.labels().isEmpty() && cues.is(Trait.SHORT) && asksForText(all.get(above - 1));
+        return asksForText(cues) || before;
+    }
+
+    private static boolean asksForText(Cues cues) {
+        return Vocabulary.ALL.mentions(cues.words(), "explain")
+                && ASKS_FOR_TEXT.matcher(cues.text()).matches();
     }
 
     static boolean isBullet(Cues cues) {

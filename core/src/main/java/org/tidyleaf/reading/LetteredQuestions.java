@@ -32,7 +32,7 @@ final class LetteredQuestions {
                     && !numbered.contains(i)
                     && !all.get(i).text().endsWith("?");
             List<Integer> run = head ? run(all, i, heads, numbered, inBlocks) : List.of();
-            boolean judged = JudgedBy.in(all.get(i).text()).isPresent();
+            boolean judged = !run.isEmpty() && JudgedBy.in(all.get(i).text()).isPresent();
             long asking = run.stream().filter(piece -> asks(all, piece, judged)).count();
             if (run.size() > 1 && asking * 3 >= run.size() * 2) {
                 run.forEach(piece ->

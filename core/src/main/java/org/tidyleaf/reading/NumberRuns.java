@@ -24,6 +24,8 @@ final class NumberRuns {
     /** So many lines one below the other that count on can't be sentences that happen to begin with a number. */
     private static final int IN_EARNEST = 3;
 
+    private static final int LONGEST_SENTENCE = 160;
+
     private NumberRuns() {}
 
     static void label(List<Cues> all) {
@@ -94,10 +96,20 @@ final class NumberRuns {
         int first = number(all.get(run.get(0)));
         long asking = run.stream().filter(piece -> asks(all.get(piece))).count();
         boolean close = run.get(run.size() - 1) - run.get(0) < run.size() * 2;
+        long paragraphs =
+                run.stream().filter(piece -> isParagraph(all.get(piece))).count();
+        if (paragraphs * 2 >= run.size()) {
+            return false;
+        }
         if (run.size() >= IN_EARNEST) {
             return asking * 2 > run.size() || close && first == 1 || close && isAnnounced(all, run);
         }
         return run.size() > 1 && first == 1 && asking == run.size();
+    }
+
+    /** Numbered paragraphs of a text to read. */
+    private static boolean isParagraph(Cues cues) {
+        return cues.text().length() > LONGEST_SENTENCE && !cues.is(Trait.GAP) && !cues.is(Trait.QUESTION_MARK);
     }
 
     private static boolean asks(Cues cues) {

@@ -18,6 +18,9 @@ import org.tidyleaf.source.Segment;
 final class OptionColumns {
 
     private static final int MOST_ROWS = 6;
+    /** A cheap look for a further letter on the line. */
+    private static final Pattern FURTHER = Pattern.compile("\\s[(\\[]?[B-Hb-h][.)\\]]\\s");
+
     private static final Pattern WORD_START = Pattern.compile("(?<=^|\\s)\\S");
 
     private final List<Line> lines;
@@ -33,7 +36,10 @@ final class OptionColumns {
     Optional<Block> at(int place) {
         return lines.get(place).layout().cell().isPresent()
                 ? cells(place)
-                : spaced(place, true).or(() -> spaced(place, false));
+                : spaced(place, true)
+                        .or(() -> FURTHER.matcher(lines.get(place).text()).find()
+                                ? spaced(place, false)
+                                : Optional.empty());
     }
 
     /** @param wide whether wide spaces part the columns; where they are narrow, each row has to show that letters run down */

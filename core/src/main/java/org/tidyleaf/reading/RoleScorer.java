@@ -173,8 +173,10 @@ final class RoleScorer {
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         fit += from.role() == Role.STEM && around.isPointsOver(index) ? SURE : 0;
         boolean pair = from.role() == Role.STEM && around.isPairOver(index);
-        boolean instead = cues.is(Trait.OR_LINE)
-                || before.filter(b -> b.is(Trait.OR_LINE)).isPresent() && from.role() == Role.STEM;
+        // Below options it would begin others.
+        boolean instead = from.option() == 0
+                && (cues.is(Trait.OR_LINE)
+                        || before.filter(b -> b.is(Trait.OR_LINE)).isPresent() && from.role() == Role.STEM);
         fit += instead ? SURE + CLEAR : 0;
         fit += pair ? SURE : cues.is(Trait.JUDGEMENT_WORD) || cues.is(Trait.POINTS_ONLY) ? -CLEAR : 0;
         boolean ruled = cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE);

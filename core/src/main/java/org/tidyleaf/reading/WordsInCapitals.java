@@ -13,6 +13,9 @@ final class WordsInCapitals {
 
     private static final Pattern WORD = Pattern.compile("[(\\[]?\\p{Lu}{2,20}[)\\]]?");
 
+    /** In signs: looked at from the end of a line, which may be of any length. */
+    private static final int LONGEST_END = 60;
+
     private static final Pattern AT_END = Pattern.compile(".*\\S(?:\\s{3,}|\\s*\\t\\s*)" + WORD.pattern());
 
     private WordsInCapitals() {}
@@ -30,7 +33,10 @@ final class WordsInCapitals {
 
     /** "Honey is a ____ food.    VALUE" on one line. */
     static boolean isAtEnd(Cues cues) {
-        return cues.is(Trait.GAP) && AT_END.matcher(cues.text()).matches();
+        String text = cues.text();
+        return cues.is(Trait.GAP)
+                && AT_END.matcher(text.substring(Math.max(0, text.length() - LONGEST_END)))
+                        .matches();
     }
 
     private static int column(List<Cues> all, int piece) {
@@ -61,6 +67,7 @@ final class WordsInCapitals {
         return piece > 0
                 && piece + 1 < all.size()
                 && all.get(piece - 1).is(Trait.ENDS_SENTENCE)
+                && !all.get(piece - 1).labels().isEmpty()
                 && all.get(piece + 1).is(Trait.GAP)
                 && all.get(piece + 1).labels().isEmpty();
     }
