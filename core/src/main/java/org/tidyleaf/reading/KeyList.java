@@ -27,6 +27,9 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
         pieces = Set.copyOf(pieces);
     }
 
+    private static final Pattern PART =
+            Vocabulary.pattern("(" + Vocabulary.ALL.either("section") + ")\\s+(\\d{1,2}|[a-z]|[ivx]{1,5})(?=\\s|$)");
+
     static final KeyList NONE = new KeyList(List.of(), Set.of(), KeySource.NONE);
 
     /**
@@ -69,7 +72,9 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
         }
         Optional<Item> whole = wanted.isEmpty() ? wholePart(number) : Optional.empty();
         if (whole.isPresent() || same.size() <= 1) {
-            return whole.or(() -> same.stream().findFirst());
+            return whole.or(() -> same.stream()
+                    .filter(item -> !areOfOtherParts(wanted, plain(item.heading())))
+                    .findFirst());
         }
         return same.stream()
                 .filter(item -> !wanted.isEmpty() && plain(item.heading()).equals(wanted))
@@ -115,6 +120,16 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
         return alike
                 && Arrays.equals(
                         Arrays.copyOfRange(words, 1, wanted.length), Arrays.copyOfRange(wanted, 1, wanted.length));
+    }
+
+    /** "part a" and "part b: essays": the answer of one is none of the other. */
+    private static boolean areOfOtherParts(String heading, String named) {
+        Matcher one = PART.matcher(heading);
+        Matcher other = PART.matcher(named);
+        return one.lookingAt()
+                && other.lookingAt()
+                && one.group(1).equals(other.group(1))
+                && !one.group(2).equals(other.group(2));
     }
 
     private static String plain(String heading) {

@@ -15,6 +15,10 @@ final class KeyListFinder {
     private static final Pattern HEADING =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*)?");
 
+    /** "Part A answers", "Section 2 – Answer key": the answers of one part only. */
+    static final Pattern PART_HEADING = Vocabulary.pattern("\\W*(" + Vocabulary.ALL.either("section")
+            + "\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,5}))\\s*[:.)\u2013\u2014-]*\\s*" + Vocabulary.ALL.either("list") + "\\W*");
+
     private static final Pattern COLUMN_HEAD =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list", "answer") + "\\W*");
 
@@ -62,10 +66,29 @@ final class KeyListFinder {
                 }
             }
         }
-        return inTable(all, blocks)
+        return byPartHeadings(all)
+                .or(() -> inTable(all, blocks))
                 .or(() -> inOneLine(all, blocks))
                 .or(() -> unheaded(all, blocks))
                 .orElse(KeyList.NONE);
+    }
+
+    /** From the first heading of a part's answers on, where everything below it is an answer. */
+    private static Optional<KeyList> byPartHeadings(List<Cues> all) {
+        for (int i = 1; i < all.size(); i++) {
+            boolean possible = all.get(i).text().length() < 90
+                    && Vocabulary.ALL.mentions(all.get(i).words(), "list")
+                    && PART_HEADING.matcher(all.get(i).text()).matches();
+            if (possible) {
+                KeyListReader reader = new KeyListReader(all);
+                reader.readFrom(i);
+                if (reader.isConvincing(i)) {
+                    return Optional.of(
+                            new KeyList(List.copyOf(reader.items), Set.copyOf(reader.taken), KeySource.ANSWER_LIST));
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     /** A last table of numbers and answers, in rows or in columns, the answers under or behind their name. */

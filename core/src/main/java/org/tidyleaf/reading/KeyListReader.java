@@ -92,6 +92,8 @@ final class KeyListReader {
     private static final Pattern NUMBER_ALONE =
             Vocabulary.pattern("(\\d{1,3})\\s*[.):]\\s*" + Vocabulary.ALL.either("answer", "model") + "\\.?\\s*:\\s*");
 
+    private static final int LONGEST_HEADING = 90;
+
     /** A narrow first column wraps its name over further lines. */
     private static final int LAST_ROW_BELOW = 3;
 
@@ -172,6 +174,13 @@ final class KeyListReader {
         if (cues.is(Cues.Trait.OFF_BODY)) {
             return;
         }
+        Matcher ofPart = KeyListFinder.PART_HEADING.matcher(cues.text());
+        if (cues.text().length() < LONGEST_HEADING && ofPart.matches()) {
+            heading = ofPart.group(1);
+            last = 0;
+            taken.add(piece);
+            return;
+        }
         int before = items.size();
         tabbed(piece);
         wholePart(cues);
@@ -207,7 +216,7 @@ final class KeyListReader {
         }
         if (items.size() > before || FILE_HEADING.matcher(cues.text()).matches()) {
             taken.add(piece);
-        } else if (cues.text().length() < 90) {
+        } else if (cues.text().length() < LONGEST_HEADING) {
             heading = cues.text();
             last = 0;
             taken.add(piece);
