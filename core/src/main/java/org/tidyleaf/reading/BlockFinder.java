@@ -24,31 +24,8 @@ final class BlockFinder {
 
     private static final Pattern FILL_TABLE = Vocabulary.pattern("\\b" + WORDS.either("fill_table") + "\\b");
 
-    /** Two sides of a pair on one line: a tab, a wide space, an equals sign or an arrow stands between them. */
-    private static final Pattern BETWEEN = Pattern.compile(
-            "\\s*\\t\\s*(?:(?:->|=>|\u2192)\\s*)?|\\s{3,}+(?:(?:->|=>|\u2192)\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
-
-    /** "veil - keeps bees off the face": where no number stands before it, for "9 - Match" has a sign of its own. */
-    private static final Pattern HYPHENED = Pattern.compile("[^-]{2,60}(\\s-\\s)[^-]{2,120}");
-
-    private static final Pattern HYPHEN = Pattern.compile("\\s-\\s");
-
     /** A tab, or on a printed page what is nearly as wide. */
     private static final Pattern WIDE = Pattern.compile("\\t|\\s{3}");
-
-    /** "nurse bee ● ● feeds the young": dots to draw lines between. */
-    private static final Pattern DOTS_BETWEEN =
-            Pattern.compile(".*\\S\\s*[\u2022\u25cf\u25cb]\\s+[\u2022\u25cf\u25cb]\\s*\\S.*");
-
-    private static final Pattern LABEL_AND_TAB = Pattern.compile("^\\s*[(]?\\d{1,3}[.):]*(?:\\t\\s*|\\s{3,})");
-
-    /** "Match each tool with its use.     (2)": points behind a whole sentence are no half of a pair. */
-    private static final Pattern WORTH = Pattern.compile("[(\\[]\\s?\\d{1,2}\\s?[)\\]]\\s*");
-
-    private static final Pattern ENDED = Pattern.compile(".*[.?!:]\\s*");
-
-    static final Pattern LIST_HEAD =
-            Vocabulary.pattern("\\W*" + WORDS.either("list_head") + "\\s*[-\u2013:]?\\s*(?:[A-Z]|[IVX]{1,3}|\\d)\\W*");
 
     private static final Pattern NUMBERED_BLANK = Pattern.compile(
             "(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*|[\u2610\u25a1]\\s.*");
@@ -56,9 +33,6 @@ final class BlockFinder {
             Pattern.compile("[xX\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
     private static final Pattern BANK_LINE = Pattern.compile(
             "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,60}");
-
-    private static final Pattern PAIRING = Pattern.compile(
-            "[(\\[]?\\p{L}[).:\\]]\\s*\\p{L}{1,3}\\s*[-\u2013:\u2192]\\s*\\w{1,3}(?:[,;]?\\s+\\p{L}{1,3}\\s*[-\u2013:\u2192]\\s*\\w{1,3})+");
 
     private static final Pattern WORDS_APART = Pattern.compile(
             "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:(?:\\s{3,}|\\t+)\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,60}");
@@ -71,14 +45,13 @@ final class BlockFinder {
 
     static final int FEWEST_PAIRS = 3;
 
-    /** More lines than that are no two lists to compare. */
-    private static final int MOST_LISTED = 16;
-
     private final List<Cues> all;
+    private final MatchLists lists;
     private final Map<Integer, Blocks.Kind> found = new HashMap<>();
 
     private BlockFinder(List<Cues> all) {
         this.all = all;
+        this.lists = new MatchLists(all);
     }
 
     static Blocks find(List<Cues> all) {
@@ -151,7 +124,7 @@ final class BlockFinder {
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
             lead(lead);
         } else if (asksToMatch(cues) || lead > 0 && isBareNumber(lead) && asksToMatch(all.get(lead - 1))) {
-            int choices = pairingsBelow(lead + 1);
+            int choices = lists.pairingsBelow(lead + 1);
             int below = table.isEmpty() ? lead + 1 : table.get(table.size() - 1) + 1;
             if (choices > lead + 1 && choices >= below) {
                 for (int i = lead + 1; i < choices; i++) {
@@ -284,15 +257,15 @@ final class BlockFinder {
                                 .filter(label -> label.ordinal() == 1)
                                 .isPresent());
         boolean tabbed = from < all.size() && all.get(from).text().indexOf('\t') > 0;
-        boolean throughout = from + 1 < all.size() && isNext(from + 1, Label.Kind.NUMBER, from);
+        boolean throughout = from + 1 < all.size() && lists.isNext(from + 1, Label.Kind.NUMBER, from);
         // Below pairs without numbers a number begins the next question, below pairs with numbers a letter its section.
         while (end < all.size()
-                && isPairLine(all.get(end))
+                && PairLines.isOne(all.get(end))
                 && !beginsAnew(end, from)
                 && !isHeadBelow(end, from)
                 && (!tabbed || WIDE.matcher(all.get(end).text()).find())
                 && (numbered || number(end).isEmpty())
-                && !(throughout && number(end).isEmpty() && isLettered(end))) {
+                && !(throughout && number(end).isEmpty() && lists.isLettered(end))) {
             end++;
         }
         if (end < all.size()
@@ -301,11 +274,17 @@ final class BlockFinder {
                 && all.get(end).lead().isEmpty()) {
             found.put(end, Blocks.Kind.PAIR_KEY);
         }
-        int lists = lettersThenNumbers(from);
-        if (lists > end) {
-            end = lists;
+        int below = lists.lettersThenNumbers(from);
+        if (below > end) {
+            end = below;
         } else if (end - from < 2) {
-            listsBelow(from);
+            end = lists.twoLists(from);
+            for (int i = from; i < end; i++) {
+                found.put(i, Blocks.Kind.PAIR);
+            }
+            if (end > from) {
+                lead(from - 1);
+            }
             return;
         }
         while (end < all.size() && isRightOnly(end)) {
@@ -320,7 +299,7 @@ final class BlockFinder {
     /** Takes lettered terms in a table and the numbered lines right below it; whether there are such. */
     private boolean numbersBelow(List<Integer> table) {
         int from = table.get(table.size() - 1) + 1;
-        int end = numbersWithMargin(from);
+        int end = lists.numbersWithMargin(from);
         if (end - from < 2) {
             return false;
         }
@@ -331,120 +310,11 @@ final class BlockFinder {
         return true;
     }
 
-    /** The end of numbers that count on with a blank for a letter before each; the start where there are none. */
-    private int numbersWithMargin(int from) {
-        int end = from;
-        while (end < all.size()
-                && all.get(end).margin().filter(margin -> !margin.judgement()).isPresent()
-                && isNext(end, Label.Kind.NUMBER, from)) {
-            end++;
-        }
-        return end;
-    }
-
     /** "D) in the rain." right below a table whose last target is C: one that is left over, in a row of its own. */
     private void targetsBelow(List<Integer> table) {
-        for (int i = table.get(table.size() - 1) + 1; isFurtherTarget(i); i++) {
+        for (int i = table.get(table.size() - 1) + 1; lists.isFurtherTarget(i); i++) {
             found.put(i, Blocks.Kind.PAIR);
         }
-    }
-
-    private boolean isFurtherTarget(int piece) {
-        return piece < all.size()
-                && all.get(piece).is(Trait.SHORT)
-                && all.get(piece).labels().stream()
-                        .filter(label -> label.kind() == Label.Kind.LETTER)
-                        .anyMatch(label -> all.get(piece - 1).labels().stream()
-                                .anyMatch(above ->
-                                        above.shape().equals(label.shape()) && above.ordinal() == label.ordinal() - 1));
-    }
-
-    /** The end of lettered targets and numbers with a blank before them, which go on counting; the start if there are none. */
-    private int lettersThenNumbers(int from) {
-        int numbers = from;
-        while (numbers < all.size() && isLettered(numbers)) {
-            numbers++;
-        }
-        int end = numbersWithMargin(numbers);
-        if (end == numbers) {
-            end = shortNumbers(numbers);
-        }
-        return numbers - from >= FEWEST_PAIRS && end - numbers >= FEWEST_PAIRS ? end : from;
-    }
-
-    /** The end of short numbered lines that ask nothing; the start where letters or boxes to choose from stand below any. */
-    private int shortNumbers(int from) {
-        int end = from;
-        while (end < all.size()
-                && isNext(end, Label.Kind.NUMBER, from)
-                && all.get(end).is(Trait.SHORT)
-                && !all.get(end).is(Trait.QUESTION_MARK)
-                && !all.get(end).is(Trait.GAP)) {
-            end++;
-        }
-        return end < all.size() && isLettered(end) ? from : end;
-    }
-
-    /** Words by numbers or numerals and, right below them, at least as many lettered meanings; each list may have a head. */
-    private void listsBelow(int from) {
-        int first = isListHead(from) ? from + 1 : from;
-        int heads = endOfList(first, Label.Kind.ROMAN) > first + 1
-                ? endOfList(first, Label.Kind.ROMAN)
-                : endOfList(first, Label.Kind.NUMBER);
-        int second = isListHead(heads) ? heads + 1 : heads;
-        int end = second;
-        while (end < all.size() && isLetter(end, end - second + 1)) {
-            end++;
-        }
-        if (heads - first < FEWEST_PAIRS || end - second < heads - first) {
-            return;
-        }
-        for (int i = from; i < end; i++) {
-            found.put(i, Blocks.Kind.PAIR);
-        }
-        lead(from - 1);
-    }
-
-    /** The place behind labels of a kind that count from the first one on and ask nothing. */
-    private int endOfList(int first, Label.Kind kind) {
-        int end = first;
-        while (end < all.size()
-                && (kind == Label.Kind.NUMBER ? isNext(end, kind, first) : isNumeral(end, end - first + 1))
-                && !all.get(end).is(Trait.QUESTION_MARK)) {
-            end++;
-        }
-        return end;
-    }
-
-    private boolean isNumeral(int piece, int ordinal) {
-        return all.get(piece).is(Trait.SHORT)
-                && all.get(piece).labels().stream()
-                        .anyMatch(label -> label.kind() == Label.Kind.ROMAN && label.ordinal() == ordinal);
-    }
-
-    /** "Column I", "List B" and nothing else. */
-    private boolean isListHead(int piece) {
-        return piece < all.size() && LIST_HEAD.matcher(all.get(piece).text()).matches();
-    }
-
-    private boolean isNext(int piece, Label.Kind kind, int from) {
-        Optional<Label> label = number(piece);
-        Optional<Label> above = piece == from ? Optional.empty() : number(piece - 1);
-        return label.filter(l -> l.kind() == kind).isPresent()
-                && all.get(piece).is(Trait.SHORT)
-                && (piece == from
-                        || above.filter(a -> a.ordinal() + 1 == label.get().ordinal())
-                                .isPresent());
-    }
-
-    private boolean isLettered(int piece) {
-        return all.get(piece).labels().stream()
-                .anyMatch(label -> label.kind() == Label.Kind.LETTER || label.kind() == Label.Kind.ROMAN);
-    }
-
-    private boolean isLetter(int piece, int ordinal) {
-        return all.get(piece).labels().stream()
-                .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == ordinal);
     }
 
     /** What stands right above the pairs asks for them, unless it heads a section. */
@@ -479,9 +349,7 @@ final class BlockFinder {
     /** A last line with nothing but one more target, far to the right: one that is left over. */
     private boolean isRightOnly(int piece) {
         Cues cues = all.get(piece);
-        String above = BETWEEN.split(all.get(piece - 1).text(), 2).length == 2
-                ? BETWEEN.split(all.get(piece - 1).text(), 2)[1]
-                : all.get(piece - 1).text();
+        String above = PairLines.rightSide(all.get(piece - 1).text());
         Optional<Label> before = LabelFinder.letterAt(above, 0, above.length());
         return cues.line().layout().indent() > 0
                 && cues.line().layout().cell().isEmpty()
@@ -489,48 +357,6 @@ final class BlockFinder {
                 && cues.labels().stream()
                         .anyMatch(label -> label.shape().equals(before.get().shape())
                                 && label.ordinal() == before.get().ordinal() + 1);
-    }
-
-    /** The first of several options below that say which goes with which; the start if there are none. */
-    private int pairingsBelow(int from) {
-        int end = from;
-        while (end + 1 < all.size() && end - from < MOST_LISTED && !isPairing(end)) {
-            end++;
-        }
-        return end + 1 < all.size() && isPairing(end) && isPairing(end + 1) ? end : from;
-    }
-
-    /** "(A) P-3, Q-1, R-2": an option that says which goes with which. */
-    private boolean isPairing(int piece) {
-        return isLettered(piece) && PAIRING.matcher(all.get(piece).text()).matches();
-    }
-
-    /** What parts the sides of a pair in its line. */
-    static Pattern between(Cues cues) {
-        boolean hyphened = cues.labels().isEmpty()
-                && !BETWEEN.matcher(cues.text()).find()
-                && HYPHENED.matcher(cues.text()).matches();
-        return hyphened ? HYPHEN : BETWEEN;
-    }
-
-    private static boolean isPairLine(Cues cues) {
-        // A tab right behind the number parts no pair.
-        String text = LABEL_AND_TAB.matcher(cues.text()).replaceFirst("");
-        String[] sides = between(cues).split(text, 2);
-        return (sides.length == 2 || DOTS_BETWEEN.matcher(text).matches())
-                && !sides[0].isBlank()
-                && !sides[sides.length - 1].isBlank()
-                && !(WORTH.matcher(sides[sides.length - 1]).matches()
-                        && ENDED.matcher(sides[0]).matches())
-                && cues.lead().isEmpty()
-                && !WordsInCapitals.isAtEnd(cues)
-                && !PairKeys.isKey(cues.text())
-                && !cues.is(Trait.FILL_IN)
-                && !cues.is(Trait.WRITING_LINE)
-                && cues.line().layout().cell().isEmpty()
-                && PointsFinder.beside(text)
-                        .filter(points -> points.from() <= sides[0].length())
-                        .isEmpty();
     }
 
     /** "SECTION E – Ordering" below pairs that begin otherwise. */

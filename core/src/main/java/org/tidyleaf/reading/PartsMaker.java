@@ -224,7 +224,7 @@ final class PartsMaker {
         for (Cues cues : withoutHeads(draft.pairs)) {
             Segment segment = cues.piece().segment();
             Optional<Cell> cell = cues.line().layout().cell();
-            if (cell.isEmpty() && BlockFinder.LIST_HEAD.matcher(cues.text()).matches()) {
+            if (cell.isEmpty() && MatchLists.LIST_HEAD.matcher(cues.text()).matches()) {
                 continue;
             }
             if (cell.isPresent()) {
@@ -248,7 +248,7 @@ final class PartsMaker {
             int textFrom = cues.labels().stream().mapToInt(Label::end).max().orElse(segment.from());
             Matcher between = dots.find()
                     ? dots
-                    : BlockFinder.between(cues).matcher(cues.line().text()).region(textFrom, segment.to());
+                    : PairLines.between(cues).matcher(cues.line().text()).region(textFrom, segment.to());
             boolean apart = between == dots || between.find();
             String behind = apart ? cues.line().text().substring(between.end(), segment.to()) : "";
             if (!behind.isBlank()) {
@@ -344,7 +344,7 @@ final class PartsMaker {
         int heads = 0;
         boolean letters = false;
         for (Cues above : draft.pairs) {
-            heads += BlockFinder.LIST_HEAD.matcher(above.text()).matches() ? 1 : 0;
+            heads += MatchLists.LIST_HEAD.matcher(above.text()).matches() ? 1 : 0;
             letters |= above.labels().stream().noneMatch(label -> label.kind() == Label.Kind.ROMAN)
                     && above.labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
             if (above == cues) {

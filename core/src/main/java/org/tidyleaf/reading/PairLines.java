@@ -1,0 +1,64 @@
+package org.tidyleaf.reading;
+
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+
+/** Lines that hold both sides of a pair: "oak    hard", "1851 = the bee space", "nurse bee ● ● feeds the young". */
+final class PairLines {
+
+    /** Two sides of a pair on one line: a tab, a wide space, an equals sign or an arrow stands between them. */
+    private static final Pattern BETWEEN = Pattern.compile(
+            "\\s*\\t\\s*(?:(?:->|=>|\u2192)\\s*)?|\\s{3,}+(?:(?:->|=>|\u2192)\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
+
+    /** "veil - keeps bees off the face": where no number stands before it, for "9 - Match" has a sign of its own. */
+    private static final Pattern HYPHENED = Pattern.compile("[^-]{2,60}(\\s-\\s)[^-]{2,120}");
+
+    private static final Pattern HYPHEN = Pattern.compile("\\s-\\s");
+
+    /** "nurse bee ● ● feeds the young": dots to draw lines between. */
+    private static final Pattern DOTS_BETWEEN =
+            Pattern.compile(".*\\S\\s*[\u2022\u25cf\u25cb]\\s+[\u2022\u25cf\u25cb]\\s*\\S.*");
+
+    private static final Pattern LABEL_AND_TAB = Pattern.compile("^\\s*[(]?\\d{1,3}[.):]*(?:\\t\\s*|\\s{3,})");
+
+    /** "Match each tool with its use.     (2)": points behind a whole sentence are no half of a pair. */
+    private static final Pattern WORTH = Pattern.compile("[(\\[]\\s?\\d{1,2}\\s?[)\\]]\\s*");
+
+    private static final Pattern ENDED = Pattern.compile(".*[.?!:]\\s*");
+
+    private PairLines() {}
+
+    /** What parts the sides of a pair in its line. */
+    static Pattern between(Cues cues) {
+        boolean hyphened = cues.labels().isEmpty()
+                && !BETWEEN.matcher(cues.text()).find()
+                && HYPHENED.matcher(cues.text()).matches();
+        return hyphened ? HYPHEN : BETWEEN;
+    }
+
+    static boolean isOne(Cues cues) {
+        // A tab right behind the number parts no pair.
+        String text = LABEL_AND_TAB.matcher(cues.text()).replaceFirst("");
+        String[] sides = between(cues).split(text, 2);
+        return (sides.length == 2 || DOTS_BETWEEN.matcher(text).matches())
+                && !sides[0].isBlank()
+                && !sides[sides.length - 1].isBlank()
+                && !(WORTH.matcher(sides[sides.length - 1]).matches()
+                        && ENDED.matcher(sides[0]).matches())
+                && cues.lead().isEmpty()
+                && !WordsInCapitals.isAtEnd(cues)
+                && !PairKeys.isKey(cues.text())
+                && !cues.is(Trait.FILL_IN)
+                && !cues.is(Trait.WRITING_LINE)
+                && cues.line().layout().cell().isEmpty()
+                && PointsFinder.beside(text)
+                        .filter(points -> points.from() <= sides[0].length())
+                        .isEmpty();
+    }
+
+    /** What stands behind the first gap between two sides; the whole text where there is none. */
+    static String rightSide(String text) {
+        String[] sides = BETWEEN.split(text, 2);
+        return sides[sides.length - 1];
+    }
+}
