@@ -167,7 +167,7 @@ final class BareOptions {
                 .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
                 .filter(text -> text.isEmpty()
                         || PointsFinder.only(text).isPresent()
-                        || StemTrimmer.DIFFICULTY.matcher(text).matches())
+                        || StemTrimmer.TYPE_OR_DIFFICULTY.matcher(text).matches())
                 .isPresent();
     }
 

@@ -200,9 +200,7 @@ final class BlockFinder {
     }
 
     private Optional<Label> number(int piece) {
-        return all.get(piece).labels().stream()
-                .filter(label -> label.kind() == Label.Kind.NUMBER)
-                .findFirst();
+        return all.get(piece).number();
     }
 
     private boolean hasTicks(List<Integer> table) {

@@ -131,6 +131,18 @@ record Cues(
         return lead.filter(l -> l.announces() == what).isPresent();
     }
 
+    /** Whether its beginning may be understood as such a label. */
+    boolean has(Label.Kind kind) {
+        return labels.stream().anyMatch(label -> label.kind() == kind);
+    }
+
+    /** The number that it begins with, if it does. */
+    Optional<Label> number() {
+        return labels.stream()
+                .filter(label -> label.kind() == Label.Kind.NUMBER)
+                .findFirst();
+    }
+
     int spaceBefore() {
         int hidden = is(Trait.APART) ? 1 : 0;
         return piece.first() ? Math.max(hidden, line.layout().spaceBefore()) : 0;

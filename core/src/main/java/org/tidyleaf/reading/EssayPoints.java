@@ -20,11 +20,11 @@ final class EssayPoints {
     static Set<Integer> find(List<Cues> all) {
         Set<Integer> found = new HashSet<>();
         for (int i = 1; i < all.size(); i++) {
-            if (!isBullet(all.get(i)) || isBullet(all.get(i - 1)) || !asks(all, i - 1)) {
+            if (!all.get(i).has(Label.Kind.BULLET) || all.get(i - 1).has(Label.Kind.BULLET) || !asks(all, i - 1)) {
                 continue;
             }
             int end = i;
-            while (end < all.size() && isBullet(all.get(end))) {
+            while (end < all.size() && all.get(end).has(Label.Kind.BULLET)) {
                 end++;
             }
             boolean answered = end < all.size() && all.get(end).lead().isPresent();
@@ -51,9 +51,5 @@ final class EssayPoints {
     private static boolean asksForText(Cues cues) {
         return Vocabulary.ALL.mentions(cues.words(), "explain")
                 && ASKS_FOR_TEXT.matcher(cues.text()).matches();
-    }
-
-    static boolean isBullet(Cues cues) {
-        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BULLET);
     }
 }

@@ -22,7 +22,7 @@ final class GroupHeads {
     static void mark(List<Cues> all) {
         Set<Integer> found = new HashSet<>();
         int first = 0;
-        while (first < all.size() && !isNumbered(all.get(first))) {
+        while (first < all.size() && !all.get(first).has(Label.Kind.NUMBER)) {
             first++;
         }
         for (int i = first + 1; i + 1 < all.size(); i++) {
@@ -49,7 +49,7 @@ final class GroupHeads {
                 && cues.line().layout().cell().isEmpty()
                 && cues.text().length() < LONGEST
                 && !cues.is(Trait.GAP)
-                && isNumbered(all.get(place + 1));
+                && all.get(place + 1).has(Label.Kind.NUMBER);
         boolean worded = possible
                 && Vocabulary.ALL.mentions(cues.words(), "group_head")
                 && HEAD.matcher(cues.text()).matches();
@@ -73,10 +73,6 @@ final class GroupHeads {
                 .map(all::get)
                 .anyMatch(other -> other.is(Trait.ITALIC) == all.get(place).is(Trait.ITALIC)
                         && other.is(Trait.BOLD) == all.get(place).is(Trait.BOLD));
-    }
-
-    private static boolean isNumbered(Cues cues) {
-        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
     }
 
     /** What stands above lacks nothing: an option, a table, a question, a gap or a statement that is judged. */

@@ -24,9 +24,7 @@ final class MatchLists {
     }
 
     private Optional<Label> number(int piece) {
-        return all.get(piece).labels().stream()
-                .filter(label -> label.kind() == Label.Kind.NUMBER)
-                .findFirst();
+        return all.get(piece).number();
     }
 
     /** The end of numbers that count on with a blank for a letter before each; the start where there are none. */

@@ -47,7 +47,7 @@ final class OptionScorer {
             fit -= from.option() == 0 && boxesBelow && cues.sign().isEmpty() ? CLEAR + LEANING : 0;
         }
         fit += cues.sign().isPresent() ? CLEAR : 0;
-        fit -= habits.listed().contains(index) && EssayPoints.isBullet(cues) ? SURE : 0;
+        fit -= habits.listed().contains(index) && cues.has(Label.Kind.BULLET) ? SURE : 0;
         fit -= cues.is(Trait.HEADING) ? SURE : 0;
         fit -= cues.is(Trait.END_WORD) && label.isEmpty() ? SURE : 0;
         fit -= cues.lead().isPresent() && label.isEmpty() ? CLEAR : 0;

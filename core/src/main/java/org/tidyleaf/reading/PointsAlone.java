@@ -23,11 +23,11 @@ final class PointsAlone {
                 all.stream().filter(cues -> PointsFinder.isScore(cues.text())).count();
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
-            boolean dashed = cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BULLET);
+            boolean dashed = cues.has(Label.Kind.BULLET);
             boolean lone = !isBullet(all, i - 1) && !isBullet(all, i + 1);
             boolean scored = cues.text().startsWith("(")
                     || cues.text().startsWith("[")
-                    || cues.text().startsWith("/") && isNumbered(all.get(i - 1));
+                    || cues.text().startsWith("/") && all.get(i - 1).has(Label.Kind.NUMBER);
             // "___ / 6" below each exercise; a single one may be a fraction to complete.
             scored |= scores > 1 && PointsFinder.isScore(cues.text());
             if ((dashed && lone || scored)
@@ -40,13 +40,8 @@ final class PointsAlone {
         unmarkNumbers(all);
     }
 
-    private static boolean isNumbered(Cues cues) {
-        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
-    }
-
     private static boolean isBullet(List<Cues> all, int piece) {
-        return piece < all.size()
-                && all.get(piece).labels().stream().anyMatch(label -> label.kind() == Label.Kind.BULLET);
+        return piece < all.size() && all.get(piece).has(Label.Kind.BULLET);
     }
 
     /** Numbers in brackets number questions where others do so too, and nothing else has the number that would be next. */

@@ -26,7 +26,7 @@ final class SharedOptions {
     /** The instruction may have a few lines, and the list a title. */
     private static final int FARTHEST_ABOVE = 5;
 
-    private static final int MOST_TOLD = 2;
+    private static final int MOST_TOLD = 3;
 
     private SharedOptions() {}
 
@@ -48,9 +48,7 @@ final class SharedOptions {
             }
             int below = i + list.size();
             // "For each case below choose one cause." may stand between.
-            for (int told = 0; told < MOST_TOLD && below + 1 < all.size() && isTold(all.get(below)); told++) {
-                below++;
-            }
+            below += told(all, below);
             List<Integer> statements = statements(all, below);
             if (statements.size() >= FEWEST_ASKED && isAnnounced(all, i, number(all.get(below)))) {
                 offered.addAll(list);
@@ -61,8 +59,16 @@ final class SharedOptions {
         return new Found(offered, asked);
     }
 
-    private static boolean isTold(Cues cues) {
-        return cues.labels().isEmpty() && cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.QUESTION_MARK);
+    /** How many lines of directions stand there, up to the end of a sentence; they may wrap. */
+    private static int told(List<Cues> all, int from) {
+        int end = from;
+        while (end < all.size()
+                && end - from < MOST_TOLD
+                && all.get(end).labels().isEmpty()
+                && !all.get(end).is(Trait.QUESTION_MARK)) {
+            end++;
+        }
+        return end > from && all.get(end - 1).is(Trait.ENDS_SENTENCE) ? end - from : 0;
     }
 
     /** The letter or numeral of an entry of a list and the place where its text begins; empty where the line is none. */

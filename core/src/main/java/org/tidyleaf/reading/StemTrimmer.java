@@ -83,7 +83,7 @@ final class StemTrimmer {
     private static final Pattern SAID_BEHIND =
             Pattern.compile("(?<=[.!])\\s*[(\\[]\\s*(\\p{Lu}\\p{L}{0,9}|\\p{Ll}{4,9})\\s*[)\\]]\\s*$");
 
-    static final Pattern DIFFICULTY =
+    static final Pattern TYPE_OR_DIFFICULTY =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty", "type_head") + "\\s*[)\\]]\\s*");
 
     private static final Pattern TICK_BEFORE = Pattern.compile("\u2611|[(\\[]\\s{0,3}[xX\u2713\u2714]\\s{0,3}[)\\]]");
@@ -335,7 +335,7 @@ final class StemTrimmer {
         if (text.indexOf('(') < 0 && text.indexOf('[') < 0) {
             return segment;
         }
-        Matcher matcher = DIFFICULTY.matcher(text);
+        Matcher matcher = TYPE_OR_DIFFICULTY.matcher(text);
         while (matcher.find()) {
             if (draft.judgement.isEmpty()) {
                 draft.judgement = JudgedBy.in(matcher.group()).orElse(List.of());
