@@ -276,7 +276,7 @@ final class BlockFinder {
         if (below > end) {
             end = below;
         } else if (end - from < 2) {
-            end = lists.twoLists(from);
+            end = Math.max(lists.twoLists(from), lists.numbersThenBlanks(from));
             for (int i = from; i < end; i++) {
                 found.put(i, Blocks.Kind.PAIR);
             }

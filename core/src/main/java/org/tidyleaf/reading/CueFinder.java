@@ -67,6 +67,7 @@ final class CueFinder {
         ListedOptions.label(all);
         SlashedOptions.label(all);
         WideOptions.label(all);
+        OptionsBehind.label(all);
         ClozeNumbers.label(all);
         BareNumbers.label(all);
         NumberRuns.label(all);

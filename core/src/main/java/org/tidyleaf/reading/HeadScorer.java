@@ -23,6 +23,10 @@ final class HeadScorer {
     private static final Pattern NAME_WITH_POINTS =
             Pattern.compile("\\p{Lu}[\\p{L}-]*(?:\\s[\\p{L}-]+){0,3}\\s*[(\\[][^()\\[\\]]+[)\\]]");
 
+    /** "Course: Keeping Bees": whose paper it is. */
+    private static final Pattern SUBJECT =
+            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("subject") + "\\s*:\\s*\\S.*");
+
     private final List<Cues> all;
     private final Habits habits;
     private final Surroundings around;
@@ -71,6 +75,7 @@ final class HeadScorer {
         fit -= cues.is(Trait.FILL_IN) || cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.SECTION_WORD) ? LEANING : 0;
         fit -= cues.is(Trait.PREFACE) ? SURE : 0;
+        fit -= cues.text().indexOf(':') > 0 && SUBJECT.matcher(cues.text()).matches() ? SURE : 0;
         // "Quiz" alone says what kind of paper it is, not which.
         boolean kindOnly = cues.is(Trait.TEST_WORD) && cues.words().size() == 1 && !cues.is(Trait.HEADING);
         fit += kindOnly ? -CLEAR : cues.is(Trait.TEST_WORD) ? LEANING : 0;

@@ -36,10 +36,14 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
      * One answer.
      *
      * @param heading the heading it stands under, or empty
-     * @param number the printed number of its question; empty for the one question of its part
+     * @param number the printed number of its question without zeros before it; empty for the one question of its part
      * @param line the 1-based line it was read from
      */
     record Item(String heading, String number, String text, int line) {
+
+        Item {
+            number = number.replaceFirst("^0+(?=\\d)", "");
+        }
 
         private Item withoutPoints() {
             Matcher matcher = POINTS_BEHIND.matcher(text);

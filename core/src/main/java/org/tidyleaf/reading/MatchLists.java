@@ -14,6 +14,9 @@ final class MatchLists {
     private static final Pattern PAIRING = Pattern.compile(
             "[(\\[]?\\p{L}[).:\\]]\\s*\\p{L}{1,3}\\s*[-\u2013:\u2192]\\s*\\w{1,3}(?:[,;]?\\s+\\p{L}{1,3}\\s*[-\u2013:\u2192]\\s*\\w{1,3})+");
 
+    private static final Pattern BLANK_BEFORE =
+            Pattern.compile("(?:[(\\[]\\s*\\d?\\s*[)\\]]|_{2,}\\s?\\d?\\s?_*|[\u2610\u25a1])\\s*\\p{L}.*");
+
     /** More lines than that are no two lists to compare. */
     private static final int MOST_LISTED = 16;
 
@@ -62,6 +65,18 @@ final class MatchLists {
             end++;
         }
         return end < all.size() && isLettered(end) ? from : end;
+    }
+
+    /** Words by numbers and, right below them, at least as many lines with room for a number before each. */
+    int numbersThenBlanks(int from) {
+        int first = isListHead(from) ? from + 1 : from;
+        int blanks = endOfList(first, Label.Kind.NUMBER);
+        int second = isListHead(blanks) ? blanks + 1 : blanks;
+        int end = second;
+        while (end < all.size() && BLANK_BEFORE.matcher(all.get(end).text()).matches()) {
+            end++;
+        }
+        return blanks - first < BlockFinder.FEWEST_PAIRS || end - second < blanks - first ? from : end;
     }
 
     /** Words by numbers or numerals and, right below them, at least as many lettered meanings; each list may have a head. */

@@ -57,6 +57,7 @@ final class PieceSplitter {
         ListedCells cells = new ListedCells(source);
         SlashedOptions slashed = new SlashedOptions(source);
         WideOptions wide = new WideOptions(source);
+        OptionsBehind behind = new OptionsBehind(source);
         FieldsBehind fields = new FieldsBehind(source);
         FarLetters letters = new FarLetters(source);
         ArrowsBehind arrows = new ArrowsBehind(source);
@@ -77,8 +78,10 @@ final class PieceSplitter {
             }
             List<Piece> cell = cells.pieces(line);
             List<Piece> announced = cell.isEmpty() ? ListedOptions.pieces(line) : cell;
-            List<Piece> apart = slashed.pieces(line).isEmpty() ? wide.pieces(line) : slashed.pieces(line);
-            List<Piece> listed = announced.isEmpty() ? apart : announced;
+            List<Piece> listed = Stream.of(announced, slashed.pieces(line), wide.pieces(line), behind.pieces(line))
+                    .filter(found -> !found.isEmpty())
+                    .findFirst()
+                    .orElse(List.of());
             if (!listed.isEmpty()) {
                 pieces.addAll(listed);
                 continue;

@@ -1,0 +1,89 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.Prose;
+
+/** What a key says of pairs: "1-b, 2-a", or both sides in words. */
+final class PairAnswers {
+
+    private static final Pattern PAIR_KEY = Pattern.compile(
+            "(\\d{1,2}\\.\\d{1,2}|[ivx]{2,4}|\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
+
+    private static final Pattern ANSWER_WORD =
+            Vocabulary.pattern("(?<=\\d[.):]?\\s?)" + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*");
+
+    /** A short word before a longer one. */
+    private static final Pattern ARTICLE = Pattern.compile("^(?:\\p{L}{1,3}\\s+|\\p{L}{1,2}['\u2019])(?=\\p{L}{3})");
+
+    private PairAnswers() {}
+
+    /** For each left the place of its right; empty where the key does not say it of all. */
+    static List<Integer> find(String said, MatchMaker.Side lefts, MatchMaker.Side rights) {
+        Map<String, Integer> places = new TreeMap<>();
+        // "(i)-(q)" says the same as "i-q".
+        String bare = ANSWER_WORD.matcher(said).replaceAll(" ");
+        Matcher matcher = PAIR_KEY.matcher(bare.replaceAll("[(\\[](\\w{1,4})[)\\]]", "$1"));
+        while (matcher.find()) {
+            int place = PartsMaker.indexOf(rights.labels(), matcher.group(2));
+            if (place >= 0) {
+                places.putIfAbsent(matcher.group(1).toLowerCase(Locale.ROOT), place);
+            }
+        }
+        List<Integer> key = new ArrayList<>();
+        if (lefts.labels().isEmpty()) {
+            return keyByWords(said, lefts, rights);
+        }
+        for (String label : lefts.labels()) {
+            Integer place = places.get(label.toLowerCase(Locale.ROOT));
+            if (place == null) {
+                return List.of();
+            }
+            key.add(place);
+        }
+        return key;
+    }
+
+    /** "drone-b, worker-a": the lefts have no labels but their words. */
+    private static List<Integer> keyByWords(String said, MatchMaker.Side lefts, MatchMaker.Side rights) {
+        List<Integer> key = new ArrayList<>();
+        for (Prose left : lefts.texts()) {
+            Matcher matcher = Pattern.compile(
+                            "(?i)(?:^|[\\s,;(])" + Pattern.quote(left.plain())
+                                    + "(?:\\s*[-\u2013:=\u2192]\\s*|\\s+(?=(?:[A-Z]|\\d)\\s*(?:[,;.]|$)))([A-Za-z]|\\d{1,2})(?=\\W|$)")
+                    .matcher(said);
+            int place = matcher.find() ? PartsMaker.indexOf(rights.labels(), matcher.group(1)) : -1;
+            place = place < 0 ? byWords(said, left.plain(), rights) : place;
+            if (place < 0) {
+                return List.of();
+            }
+            key.add(place);
+        }
+        return key;
+    }
+
+    /** "regina - depone le uova": both sides in words, the left perhaps without its article. */
+    private static int byWords(String said, String left, MatchMaker.Side rights) {
+        int whole = byWholeWords(said, left, rights);
+        String bare = ARTICLE.matcher(left).replaceFirst("");
+        return whole < 0 && !bare.equals(left) ? byWholeWords(said, bare, rights) : whole;
+    }
+
+    private static int byWholeWords(String said, String left, MatchMaker.Side rights) {
+        for (int i = 0; i < rights.texts().size(); i++) {
+            boolean paired = Pattern.compile("(?i)(?:^|[\\s,;(])" + Pattern.quote(left) + "\\s*[-\u2013:=\u2192]+\\s*"
+                            + Pattern.quote(rights.texts().get(i).plain().replaceAll("[.]$", "")) + "(?=\\W|$)")
+                    .matcher(said)
+                    .find();
+            if (paired) {
+                return i;
+            }
+        }
+        return -1;
+    }
+}
