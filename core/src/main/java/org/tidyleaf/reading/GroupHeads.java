@@ -87,6 +87,6 @@ final class GroupHeads {
                 || cues.is(Trait.QUESTION_MARK)
                 || cues.margin().isPresent()
                 || cues.lead().isPresent()
-                || StemTrimmer.endsWithPair(cues.text());
+                || PrintedPairs.endsWithPair(cues.text());
     }
 }

@@ -41,7 +41,7 @@ final class JudgedRows {
                             .matches();
             judged &= (last == 1 || lettered)
                     && row.containsKey(last - 1)
-                    && StemTrimmer.endsWithPair("x " + row.get(last).text());
+                    && PrintedPairs.endsWithPair("x " + row.get(last).text());
             pairs.add(row.get(last).text().replaceAll("\\s+", ""));
         }
         return judged && pairs.size() == 1;

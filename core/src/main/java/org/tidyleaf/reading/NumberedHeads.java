@@ -263,6 +263,6 @@ final class NumberedHeads {
                         .anyMatch(label -> label.kind() == Label.Kind.BOX
                                 || label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
         boolean sentence = cues.is(Trait.ENDS_SENTENCE) && cues.words().size() > 2;
-        return options || sentence || cues.is(Trait.GAP) || StemTrimmer.endsWithPair(cues.text());
+        return options || sentence || cues.is(Trait.GAP) || PrintedPairs.endsWithPair(cues.text());
     }
 }

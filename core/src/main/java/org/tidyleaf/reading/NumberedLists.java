@@ -102,7 +102,7 @@ final class NumberedLists {
                 chains.remove(shape);
                 boolean judged = inner.size() > 1
                         && inner.stream()
-                                .allMatch(s -> StemTrimmer.endsWithPair(
+                                .allMatch(s -> PrintedPairs.endsWithPair(
                                         all.get(s.piece()).text()));
                 boolean ordered = HabitFinder.asksForOrder(all.get(Math.max(0, first - 1)));
                 if (judged || ordered || isChosenFrom(all, inner)) {

@@ -68,7 +68,7 @@ final class PartSplitter {
 
     private boolean hasParts(Draft draft) {
         boolean judgedLines = draft.options.size() > 1
-                && draft.options.stream().allMatch(option -> !option.signed && StemTrimmer.endsWithPair(text(option)));
+                && draft.options.stream().allMatch(option -> !option.signed && PrintedPairs.endsWithPair(text(option)));
         if (judgedLines) {
             return true;
         }
@@ -152,7 +152,7 @@ final class PartSplitter {
         boolean statements = texts.stream()
                 .allMatch(said -> said.split("\\s+").length >= FEWEST_WORDS
                         && AnswerParser.leadingJudgement(said).isEmpty());
-        return texts.stream().allMatch(StemTrimmer::endsWithPair)
+        return texts.stream().allMatch(PrintedPairs::endsWithPair)
                 || statements
                         && asked.length() < LONGEST_ASKED
                         && JudgedBy.in(asked).isPresent();

@@ -241,7 +241,7 @@ final class PieceSplitter {
             // On a line of their own the two are options, behind a statement they are how it is judged.
             return List.of(starts.get(1));
         }
-        if (starts.size() == 2 && StemTrimmer.endsWithPair(text)) {
+        if (starts.size() == 2 && PrintedPairs.endsWithPair(text)) {
             return List.of();
         }
         boolean apart = starts.size() > 1

@@ -44,7 +44,7 @@ final class SlashedOptions {
                 && LINE.matcher(line.text().strip()).matches()
                 && !LABELLED.matcher(line.text()).lookingAt()
                 && !AlternativesMaker.hasBrackets(line.text())
-                && !StemTrimmer.endsWithPair(" " + line.text());
+                && !PrintedPairs.endsWithPair(" " + line.text());
     }
 
     /** One piece for each option, without the strokes; empty where the line is no such list. */

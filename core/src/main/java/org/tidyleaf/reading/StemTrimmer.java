@@ -1,15 +1,10 @@
 package org.tidyleaf.reading;
 
 import java.math.BigDecimal;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 
@@ -19,42 +14,6 @@ final class StemTrimmer {
     /** Each numeral within a part has points of its own; the part has them all. */
     private static final Pattern FURTHER_NUMERAL = Pattern.compile("\\s*[(\\[]?(?:ii|iii|iv|v|vi)[)\\].]\\s");
 
-    private static final int LONGEST_JUDGEMENT = 20;
-
-    /** "( True / False )" with its brackets, boxes and spaces. */
-    private static final int LONGEST_PAIR = 48;
-
-    private static final String BOX =
-            "(?:(?:[\u2610\u2611\u25a1\u25cb\u25ef]|[(\\[]\\s{0,3}[xX\u2713\u2714]?\\s{0,3}[)\\]])\\s*)?";
-    private static final List<Judgement> JUDGEMENTS = Stream.concat(
-                    Vocabulary.ALL.pairs().stream(),
-                    Stream.of("T/F", "V/F", "R/F", "W/F", "W/O", "J/O", "P/F", "J/N", "Y/N")
-                            .map(pair -> pair.split("/")))
-            .map(Judgement::of)
-            .collect(Collectors.collectingAndThen(Collectors.toList(), StemTrimmer::withSmallLetters));
-
-    private static final Set<String> JUDGEMENT_WORDS =
-            JUDGEMENTS.stream().flatMap(judgement -> judgement.words().stream()).collect(Collectors.toSet());
-
-    /**
-     * A printed pair to judge by.
-     *
-     * @param words both in lower case, to look for before the pattern is tried
-     */
-    private record Judgement(Set<String> words, Pattern pattern) {
-
-        static Judgement of(String[] pair) {
-            Set<String> words = new HashSet<>(Words.split(pair[0]));
-            words.addAll(Words.split(pair[1]));
-            return new Judgement(
-                    words,
-                    judgementPattern(
-                            "(" + Pattern.quote(pair[0]) + ")|(" + Pattern.quote(pair[1]) + ")",
-                            pair[0].length() == 1));
-        }
-    }
-
-    /** A blank behind the end of the sentence, with the unit perhaps, is where the answer goes and no gap in it. */
     /** "1 m = 1000 mm   [   ]" below "true (T) or false (F)": room for the letter. */
     static final Pattern BRACKETS_BEHIND = Pattern.compile("(?<!\\s)\\s{1,40}(?:\\[\\s{1,8}]|\\(\\s{2,8}\\))\\s{0,9}$");
 
@@ -62,6 +21,7 @@ final class StemTrimmer {
     private static final Pattern NUMBER_AGAIN =
             Pattern.compile("(?:\\s{3}|\\t)[(]?(\\d{1,3})[.)]\\s{0,4}_{3,80}\\s{0,9}$");
 
+    /** A blank behind the end of the sentence, with the unit perhaps, is where the answer goes and no gap in it. */
     private static final Pattern BLANK_BEHIND =
             Pattern.compile("(?:(?<=\\?)\\s*|(?<=!|[^.\\s]\\.)\\s+)[_.\u2026]{3,}\\s*\\p{L}{0,12}\\.?\\s*$");
 
@@ -86,22 +46,16 @@ final class StemTrimmer {
     static final Pattern TYPE_OR_DIFFICULTY =
             Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty", "type_head") + "\\s*[)\\]]\\s*");
 
-    private static final Pattern TICK_BEFORE = Pattern.compile("\u2611|[(\\[]\\s{0,3}[xX\u2713\u2714]\\s{0,3}[)\\]]");
-
     private static final Pattern DASH_AT_END = Pattern.compile("\\s+[-\u2013]\\s*$");
     private static final Pattern DASH = Pattern.compile("\\s*[\u2013\u2014:-]\\s+(?=\\S)");
     private static final Pattern WORD_BEFORE = Vocabulary.pattern(Vocabulary.ALL.either("stem") + "\\s*:\\s+(?=\\S)");
     private static final Pattern SAID_BEFORE = Pattern.compile(
-            "(?:[(\\[]\\s*(\\p{Lu}\\p{L}{0,6})\\s*[)\\]]|_+\\s*(\\p{Lu}\\p{L}{0,9})\\s*_+|[TVRWJP]\\s?/\\s?[FOWN])\\s+(?=[\\p{Lu}\u00bf])");
+            "(?:[(\\[]\\s*(\\p{Lu}\\p{L}{0,6})\\s*[)\\]]|_+\\s*(\\p{Lu}\\p{L}{0,9})\\s*_+)\\s+(?=[\\p{Lu}\u00bf])");
     /** "__B__ Which …", "__a, c__ Which …": the letters of the right options, on a rule before what is asked. */
     private static final Pattern LETTERS_BEFORE =
             Pattern.compile("_{2,}\\s*((?i:" + AnswerParser.OPTION_NAMES + "))\\s*_+\\s+(?=[\\p{Lu}\u00bf\u201c\"(])");
 
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
-
-    /** "Decide whether the statements are right or wrong": the pair ends the sentence. */
-    private static final Pattern IN_SENTENCE =
-            Vocabulary.pattern(".*\\p{Ll}\\s\\p{L}+\\s" + Vocabulary.ALL.either("or") + "\\s\\p{L}+[.:]?\\s*");
 
     private final Source source;
     private final boolean barePoints;
@@ -112,70 +66,10 @@ final class StemTrimmer {
         this.barePoints = barePoints;
     }
 
-    /** "Bees dance.      t   f": small letters only far behind the sentence, for they might end it. */
-    private static List<Judgement> withSmallLetters(List<Judgement> judgements) {
-        List<Judgement> all = new ArrayList<>(judgements);
-        for (String pair : List.of("t/f", "r/f", "w/f", "v/f", "p/f", "j/n", "y/n")) {
-            String[] letters = pair.split("/");
-            Pattern pattern = Pattern.compile("\\s{3,}(" + letters[0] + ")\\s*(?:/|\\s)\\s*(" + letters[1] + ")\\s*$");
-            all.add(new Judgement(Set.of(letters), pattern));
-        }
-        return List.copyOf(all);
-    }
-
-    private static Pattern judgementPattern(String pair, boolean letters) {
-        String[] words = pair.split("\\|");
-        String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*[)\\]]?\\s*(?:/|\\||"
-                + Vocabulary.ALL.either("and") + ")?\\s*[(\\[]?\\s*" + BOX + words[1] + "\\s*[)\\]]?\\s*$";
-        return letters ? Pattern.compile(regex) : Vocabulary.pattern(regex);
-    }
-
-    /** The pairs to look for in a text; most hold no word of any. */
-    private static List<Judgement> possible(Words words) {
-        return words.stream().anyMatch(JUDGEMENT_WORDS::contains) ? JUDGEMENTS : List.of();
-    }
-
-    /** Whether a printed "True / False" stands behind the text. */
-    static boolean endsWithPair(String text) {
-        Words words = Words.of(text);
-        return possible(words).stream()
-                .filter(judgement -> words.hasAll(judgement.words()))
-                .map(judgement -> judgement.pattern().matcher(text))
-                .anyMatch(matcher -> matcher.find() && matcher.start() > 0);
-    }
-
-    /** "True / False - 2 points" and nothing else, which had no room behind the statement. */
-    static boolean isPairWithPoints(String text) {
-        Optional<PointsFinder.Found> points = text.indexOf('/') < 0
-                ? Optional.empty()
-                : PointsFinder.beside(text).filter(found -> found.from() > 0);
-        return points.filter(found -> found.from() <= LONGEST_PAIR)
-                .filter(found -> endsWithPair("x " + text.substring(0, found.from())))
-                .isPresent();
-    }
-
-    /** Whether "True" ends the one line and "False" is all of the next, but for points. */
-    static boolean isPairOver(String above, String below) {
-        String text = below.strip();
-        if (text.length() > LONGEST_JUDGEMENT) {
-            return false;
-        }
-        int end = PointsFinder.beside(text)
-                .map(PointsFinder.Found::from)
-                .filter(from -> from > 0)
-                .orElse(text.length());
-        Words words = Words.of(text);
-        Words last = Words.of(above.substring(Math.max(0, above.length() - LONGEST_PAIR)));
-        return possible(words).stream()
-                .filter(judgement -> words.hasAnyOf(judgement.words()) && last.hasAnyOf(judgement.words()))
-                .map(judgement -> judgement.pattern().matcher(above + " " + text.substring(0, end)))
-                .anyMatch(matcher -> matcher.find() && matcher.start() > 0 && matcher.start() <= above.length());
-    }
-
     /** "…    True" at the end of a line and "False" on the next: nothing is judged yet. */
     private boolean goesOnBelow(Segment segment) {
         return segment.line() < source.lines().size()
-                && isPairOver(
+                && PrintedPairs.isPairOver(
                         source.text(segment), source.line(segment.line() + 1).text());
     }
 
@@ -244,7 +138,7 @@ final class StemTrimmer {
         Matcher rule = RULE_BEHIND.matcher(source.text(segment));
         boolean reason = mayHaveBlank(source.text(segment))
                 && rule.find()
-                && endsWithPair(source.text(segment).substring(0, rule.start()));
+                && PrintedPairs.endsWithPair(source.text(segment).substring(0, rule.start()));
         if (!reason) {
             return segment;
         }
@@ -274,7 +168,7 @@ final class StemTrimmer {
 
     /** "… (4" with "points)" on the next line. */
     private boolean isWrappedPoints(Draft draft, Segment second) {
-        if (draft.stem.isEmpty() || source.text(second).length() > LONGEST_JUDGEMENT) {
+        if (draft.stem.isEmpty() || source.text(second).length() > PrintedPairs.LONGEST_JUDGEMENT) {
             return false;
         }
         Segment first = draft.stem.get(draft.stem.size() - 1);
@@ -301,7 +195,7 @@ final class StemTrimmer {
     private boolean isWrappedJudgement(Draft draft, Segment second) {
         if (draft.stem.isEmpty()
                 || !draft.judgement.isEmpty()
-                || source.text(second).length() > LONGEST_JUDGEMENT) {
+                || source.text(second).length() > PrintedPairs.LONGEST_JUDGEMENT) {
             return false;
         }
         Segment first = draft.stem.get(draft.stem.size() - 1);
@@ -311,7 +205,7 @@ final class StemTrimmer {
                 PointsFinder.beside(source.text(second)).filter(found -> found.from() > 0);
         String below = source.text(second)
                 .substring(0, points.map(PointsFinder.Found::from).orElse(second.to() - second.from()));
-        for (Judgement judgement : possible(words)) {
+        for (PrintedPairs.Judgement judgement : PrintedPairs.possible(words)) {
             if (judgement.words().stream().noneMatch(words::has)) {
                 continue;
             }
@@ -410,13 +304,21 @@ final class StemTrimmer {
         if (word.lookingAt()) {
             return new Segment(segment.line(), segment.from() + word.end(), segment.to());
         }
+        Optional<PrintedPairs.Before> pair = draft.judgement.isEmpty()
+                ? PrintedPairs.before(source.line(segment.line()), segment.from(), segment.to())
+                : Optional.empty();
+        if (pair.isPresent()) {
+            draft.judgement = pair.get().words();
+            draft.judgementMarked = pair.get().marked();
+            return new Segment(segment.line(), pair.get().end(), segment.to());
+        }
         Matcher said = SAID_BEFORE.matcher(source.text(segment));
         if (!draft.judgement.isEmpty() || !said.lookingAt()) {
             return withoutLetters(draft, segment);
         }
         Optional<String> written = Optional.ofNullable(said.group(1)).or(() -> Optional.ofNullable(said.group(2)));
         Optional<Integer> judged = written.flatMap(AnswerParser::judgement);
-        if (written.isPresent() && judged.isEmpty()) {
+        if (judged.isEmpty()) {
             return withoutLetters(draft, segment);
         }
         draft.judgement = List.of("True", "False");
@@ -432,17 +334,6 @@ final class StemTrimmer {
         draft.marginKey = Optional.of(new Draft.Announced(
                 letters.group(1), new Segment(segment.line(), segment.from(), segment.from() + letters.end())));
         return new Segment(segment.line(), segment.from() + letters.end(), segment.to());
-    }
-
-    /** "( x ) true   (  ) false": which of the two has its box ticked, 0-based; empty where none or both have. */
-    private static Optional<Integer> ticked(Matcher pair) {
-        boolean first = TICK_BEFORE
-                .matcher(pair.group().substring(0, pair.start(1) - pair.start()))
-                .find();
-        boolean second = TICK_BEFORE
-                .matcher(pair.group().substring(pair.end(1) - pair.start(), pair.start(2) - pair.start()))
-                .find();
-        return first == second ? Optional.empty() : Optional.of(first ? 0 : 1);
     }
 
     private Segment withoutJudgement(Draft draft, Segment segment) {
@@ -468,13 +359,14 @@ final class StemTrimmer {
             draft.judgementMarked = AnswerParser.judgement(far.group(1));
             return new Segment(segment.line(), segment.from(), segment.from() + far.start());
         }
-        int end = Math.max(0, text.length() - LONGEST_PAIR);
+        int end = Math.max(0, text.length() - PrintedPairs.LONGEST_PAIR);
         Words words = Words.of(text.substring(end));
         // "True / False" that had no room behind the statement: it is read as if it stood there.
         String shown = draft.stem.isEmpty() ? text : " " + text;
         int from = segment.from() - (shown.length() - text.length());
-        for (Judgement judgement : possible(words)) {
-            if (!words.hasAll(judgement.words()) || IN_SENTENCE.matcher(text).matches()) {
+        for (PrintedPairs.Judgement judgement : PrintedPairs.possible(words)) {
+            if (!words.hasAll(judgement.words())
+                    || PrintedPairs.IN_SENTENCE.matcher(text).matches()) {
                 continue;
             }
             Matcher matcher = judgement.pattern().matcher(shown).region(end, shown.length());
@@ -489,7 +381,7 @@ final class StemTrimmer {
                 if (place > 0) {
                     draft.judgementMarked = Optional.of(place - 1);
                 } else {
-                    ticked(matcher).ifPresent(one -> draft.judgementMarked = Optional.of(one));
+                    PrintedPairs.ticked(matcher).ifPresent(one -> draft.judgementMarked = Optional.of(one));
                 }
                 draft.judgement = worded ? List.of(matcher.group(1), matcher.group(2)) : List.of("True", "False");
                 return new Segment(segment.line(), segment.from(), Math.max(segment.from(), from + matcher.start()));

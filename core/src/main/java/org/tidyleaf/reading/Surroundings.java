@@ -80,8 +80,8 @@ final class Surroundings {
             belowBareNumber[i] = findBareNumberAbove(i);
             topLine[i] = i > LAST_TITLE_PLACE && isTopLine(cues);
             pointsOver[i] = isPointsOver(all.get(i - 1).text(), cues.text());
-            pairOver[i] = StemTrimmer.isPairOver(all.get(i - 1).text(), cues.text())
-                    || StemTrimmer.isPairWithPoints(cues.text());
+            pairOver[i] = PrintedPairs.isPairOver(all.get(i - 1).text(), cues.text())
+                    || PrintedPairs.isPairWithPoints(cues.text());
         }
     }
 
