@@ -95,9 +95,9 @@ final class PdfTabs {
         return moved;
     }
 
-    /** No box, bullet or bracket. */
+    /** No box, bullet or bracket; an apostrophe is drawn a little apart from some letters. */
     private static boolean isOfWord(PdfPage.Glyph glyph) {
-        return Character.isLetterOrDigit(glyph.text().codePointAt(0)) || ".,;:!?".contains(glyph.text());
+        return Character.isLetterOrDigit(glyph.text().codePointAt(0)) || ".,;:!?'\u2019".contains(glyph.text());
     }
 
     private static boolean isAtStop(double distance) {

@@ -135,7 +135,8 @@ final class BlockFinder {
             pairs(lead + 1, table);
         } else if (WORDS.mentions(cues.words(), "bank")
                 && BANK.matcher(cues.text()).find()) {
-            bank(lead + 1, table);
+            int below = lead + 1 < all.size() && all.get(lead + 1).is(Trait.POINTS_ONLY) ? lead + 2 : lead + 1;
+            bank(below, tableBelow(below));
         } else if (HabitFinder.asksForOrder(cues) || lead > 0 && isOrderedAbove(lead)) {
             steps(lead + 1);
         }

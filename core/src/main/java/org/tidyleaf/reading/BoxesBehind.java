@@ -7,8 +7,13 @@ import java.util.regex.Pattern;
 /** "spare hive   [   ]": lines below one another with a box to tick far behind their text are options. */
 final class BoxesBehind {
 
+    /** What is drawn as a box needs no wide space before it. */
     private static final Pattern BOX = Pattern.compile(
-            "\\S(\\s{2,}|\\t\\s*)(?:\\[\\s*([xX\u2713\u2714]?)\\s*]|\\(\\s*([xX\u2713\u2714]?)\\s*\\)|([\u2610\u2611\u2612\u25a1\u25a0]))\\s*$");
+            "[^\\s\u2610-\u2612\u25a1](?:(\\s{2,}(?:\\[\\s*[xX\u2713\u2714]?\\s*]|\\(\\s*[xX\u2713\u2714]?\\s*\\)))|(\\s+[\u2610\u2611\u2612\u25a1\u25a0]))\\s*$");
+
+    private static final Pattern OTHER_BOX = Pattern.compile("[\u2610\u2611\u2612\u25a1].*[\u2610\u2611\u2612\u25a1]");
+
+    private static final Pattern TICK = Pattern.compile("[xX\u2713\u2714\u2611\u2612\u25a0]");
 
     /** Fewer lines may end in a box for something else. */
     private static final int FEWEST = 3;
@@ -34,6 +39,7 @@ final class BoxesBehind {
                 && cues.line().layout().cell().isEmpty()
                 && cues.piece().first()
                 && !cues.is(Cues.Trait.QUESTION_MARK)
+                && !OTHER_BOX.matcher(cues.text()).find()
                 && box(cues).find();
     }
 
@@ -47,9 +53,10 @@ final class BoxesBehind {
         if (!box.find()) {
             return cues;
         }
+        int start = box.start(1) < 0 ? box.start(2) : box.start(1);
         boolean ticked =
-                cues.line().text().substring(box.end(1), box.end()).matches(".*[xX\u2713\u2714\u2611\u2612\u25a0].*");
+                TICK.matcher(cues.line().text().substring(start, box.end())).find();
         cues.traits().remove(Cues.Trait.GAP);
-        return cues.withBoxBehind(box.start(1), ticked);
+        return cues.withBoxBehind(start, ticked);
     }
 }

@@ -63,15 +63,18 @@ final class CueFinder {
         NumberedGaps.label(all);
         IndentedNumbers.label(all);
         BoxesBehind.label(all);
+        BoxCells.label(all);
         BlankBoxes.label(all);
         ListedOptions.label(all);
         SlashedOptions.label(all);
         WideOptions.label(all);
         OptionsBehind.label(all);
         ClozeNumbers.label(all);
+        SpacedNumbers.label(all);
         BareNumbers.label(all);
         NumberRuns.label(all);
         NumberRanges.label(all);
+        NumberedRoom.unlabel(all);
         ExerciseHeads.label(all);
         WrappedWords.mark(all);
         AnswerLetters.mark(all);

@@ -85,6 +85,8 @@ record Cues(
         /** A printed line without room for the first word of the next. */
         FULL,
         SECTION_WORD,
+        /** "Figure 2" and nothing else. */
+        CAPTION,
         /** "OR" between a question and the one to be answered instead. */
         OR_LINE,
         /** "Grammar" over "3 Choose the correct form." */

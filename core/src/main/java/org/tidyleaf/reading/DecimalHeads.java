@@ -71,6 +71,7 @@ final class DecimalHeads {
         String behind =
                 all.get(seen.piece()).line().text().substring(seen.label().end(), to);
         return behind.length() < LONGEST_HEAD
+                && !tells(all.get(seen.piece()))
                 && decimals.stream()
                         .filter(decimal -> decimal.piece() > seen.piece())
                         .findFirst()
@@ -78,6 +79,15 @@ final class DecimalHeads {
                                 .printed()
                                 .startsWith(seen.label().ordinal() + ".1"))
                         .isPresent();
+    }
+
+    /** "1 A student measures a sheet of card.": what its parts are about, and no name for them. */
+    private static boolean tells(Cues cues) {
+        return cues.is(Cues.Trait.ENDS_SENTENCE)
+                && cues.text().endsWith(".")
+                && !cues.is(Cues.Trait.INSTRUCTION_WORD)
+                && !cues.is(Cues.Trait.TYPE_HEAD)
+                && !cues.is(Cues.Trait.BOLD);
     }
 
     private static boolean isBelow(Seen inner, Seen outer) {

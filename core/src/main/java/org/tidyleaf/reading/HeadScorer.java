@@ -124,7 +124,7 @@ final class HeadScorer {
         fit += isBoldHead(index) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index)) || cues.is(Trait.GAP) ? CLEAR : 0;
-        fit -= cues.is(Trait.PASSAGE_HEAD) || cues.is(Trait.OR_LINE) ? 2 * SURE : 0;
+        fit -= cues.is(Trait.PASSAGE_HEAD) || cues.is(Trait.OR_LINE) || cues.is(Trait.CAPTION) ? 2 * SURE : 0;
         fit -= WordsInCapitals.isOne(all, index) ? SURE : 0;
         fit -= around.loneHeads().contains(index) ? 2 * SURE : 0;
         fit -= index == topHead ? SURE : 0;

@@ -77,6 +77,8 @@ final class KeyListReader {
     private static final Pattern PAIRS = Pattern.compile("(?<=[).:]\\s{0,3})1\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b"
             + "(?:[,;]?\\s{1,2}\\d{1,2}\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b){1,40}");
 
+    private static final Pattern NUMBER_AT_END = Pattern.compile("(.*\\S)\\s{2,}(\\d{1,3})[.):]?\\s*");
+
     /** Shorter answers are whole, whatever stands below them. */
     private static final int UNFINISHED = 30;
 
@@ -104,6 +106,7 @@ final class KeyListReader {
     private int numberPiece;
     private String heading = "";
     private String waiting = "";
+    private String carried = "";
     private int last;
 
     KeyListReader(List<Cues> all) {
@@ -413,9 +416,11 @@ final class KeyListReader {
     /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
     void numbered(String whole, int line) {
         // "4(c)(i) so" is said of part 4c.
-        String text = OTHER_PART.matcher(whole).find()
-                ? whole
-                : whole.replaceFirst("^(\\s*\\d{1,3})[(]([a-h])[)]\\s?(?=\\S)", "$1$2 ");
+        String counted = carried.isEmpty() || NUMBER.matcher(whole).lookingAt() ? whole : carried + " " + whole;
+        carried = "";
+        String text = OTHER_PART.matcher(counted).find()
+                ? counted
+                : counted.replaceFirst("^(\\s*\\d{1,3})[(]([a-h])[)]\\s?(?=\\S)", "$1$2 ");
         Matcher matcher = NUMBER.matcher(text);
         String number = "";
         String sign = "";
@@ -455,8 +460,16 @@ final class KeyListReader {
             }
         }
         if (from >= 0) {
-            add(number, text.substring(from), line);
+            add(number, withoutNumberAtEnd(text.substring(from), text.length() > FULL_LINE), line);
         }
+    }
+
+    /** "… 10 swarms   11" fills its line, and "thin   12 B" goes on below: the last number waits for its answer. */
+    private String withoutNumberAtEnd(String answer, boolean fullLine) {
+        Matcher matcher = NUMBER_AT_END.matcher(answer);
+        boolean waits = fullLine && matcher.matches() && Integer.parseInt(matcher.group(2)) == last + 1;
+        carried = waits ? matcher.group(2) : "";
+        return waits ? matcher.group(1) : answer;
     }
 
     /** "2 b, 5 wax": behind a comma a larger number with a word behind it is one whose neighbours have no answer here. */

@@ -37,6 +37,7 @@ final class NestedParts {
                 to++;
             }
             if (numbered.contains(from)) {
+                decimalsBelow(all, from, numbered).forEach(part -> found.put(part, LabelFinder.DECIMAL_SHAPE));
                 for (String shape : withNumerals(all, from + 1, to, letters)) {
                     List<Integer> parts = partsIn(all, from + 1, to, shape, letters, isBare(all, from));
                     if (parts.stream().anyMatch(inBlocks::contains)) {
@@ -58,6 +59,24 @@ final class NestedParts {
             from = to;
         }
         return found;
+    }
+
+    /** "3" and, as the next numbers, "3.1" and "3.2". */
+    private static List<Integer> decimalsBelow(List<Cues> all, int number, Set<Integer> numbered) {
+        List<Integer> parts = new ArrayList<>();
+        Optional<Label> outer = all.get(number).number();
+        for (int i = number + 1; outer.isPresent() && i < all.size(); i++) {
+            if (numbered.contains(i)) {
+                String expected = outer.get().printed() + "." + (parts.size() + 1);
+                if (label(all.get(i), LabelFinder.DECIMAL_SHAPE)
+                        .filter(label -> label.printed().equals(expected))
+                        .isEmpty()) {
+                    break;
+                }
+                parts.add(i);
+            }
+        }
+        return parts.size() > 1 ? parts : List.of();
     }
 
     private static List<Integer> numeralsBelow(List<Cues> all, int part, int end) {
@@ -211,7 +230,8 @@ final class NestedParts {
             boolean heads = part && !numeral && headsNumerals(questions, place);
             if (part) {
                 Draft above = numeral ? lettered.get() : whole.get();
-                draft.number = above.number + draft.number;
+                // "3.1" has the number of its question already.
+                draft.number = draft.number.startsWith(above.number + ".") ? draft.number : above.number + draft.number;
                 draft.lead.addAll(above.lead);
                 draft.bank = above.words.isEmpty() ? draft.bank : PartsMaker.words(above.words);
             }

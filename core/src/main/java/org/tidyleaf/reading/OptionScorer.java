@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 import org.tidyleaf.source.Cell;
 
@@ -15,6 +16,8 @@ final class OptionScorer {
 
     /** So many options may stand before the right one. */
     private static final int MOST_BELOW = 4;
+
+    private static final Pattern TASK = Vocabulary.pattern(Vocabulary.ALL.either("explain", "number") + "\\b");
 
     private final List<Cues> all;
     private final Habits habits;
@@ -112,11 +115,18 @@ final class OptionScorer {
         fit += startsAlike ? SLIGHT : 0;
         // What stands right below a lone number is what is asked.
         fit -= from.option() == 0 && index > 0 && around.isOnlyNumber(index - 1) ? SURE : 0;
-        fit -= cues.is(Trait.GAP) ? CLEAR : 0;
+        fit -= cues.is(Trait.GAP) || cues.is(Trait.CAPTION) ? SURE : 0;
+        fit -= from.option() == 0 && cues.is(Trait.ENDS_SENTENCE) && asks(cues) ? CLEAR : 0;
         boolean stemOpen = from.option() == 0
                 && before.filter(b -> b.is(Trait.ENDS_SENTENCE)).isEmpty();
         fit -= stemOpen && cues.is(Trait.STARTS_LOWER) && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
         return fit - (around.hasStemLabel(index) ? SURE : 0);
+    }
+
+    /** "Calculate the thickness of one sheet.": it tells what to do and offers nothing. */
+    private static boolean asks(Cues cues) {
+        return Vocabulary.ALL.mentions(cues.words(), "explain", "number")
+                && TASK.matcher(cues.text()).lookingAt();
     }
 
     private static boolean isSignedBare(Cues cues) {

@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
 
@@ -21,6 +22,8 @@ final class RoleScorer {
 
     private final Habits habits;
     private final Lessons lessons;
+    private static final Pattern RESULT = Pattern.compile("\\p{L}[^=]{0,40}=\\s*[_.\u2026]{3,}[^=]{0,20}");
+
     private final List<Cues> all;
     private final Surroundings around;
     private final HeadScorer heads;
@@ -180,6 +183,12 @@ final class RoleScorer {
         fit += instead ? SURE + CLEAR : 0;
         fit += pair ? SURE : cues.is(Trait.JUDGEMENT_WORD) || cues.is(Trait.POINTS_ONLY) ? -CLEAR : 0;
         boolean ruled = cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE);
+        // "Thickness = ______ mm" below the room to work it out.
+        fit += from.option() == 0
+                        && cues.is(Trait.GAP)
+                        && RESULT.matcher(cues.text()).matches()
+                ? CLEAR + LEANING
+                : 0;
         fit += around.isWrappedGap(index) ? CLEAR + CLEAR : ruled ? -SURE : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;

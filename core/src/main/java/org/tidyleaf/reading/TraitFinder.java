@@ -63,6 +63,9 @@ final class TraitFinder {
     /** "… are (1) ______ .": gaps with the numbers of the questions that offer words for them. */
     static final Pattern CLOZE = Pattern.compile("[(\\[](\\d{1,3})[)\\]]\\s*[_.\u2026]{3,}");
 
+    private static final Pattern CAPTION =
+            Vocabulary.pattern(WORDS.either("caption") + "\\.?\\s+(?:\\d{1,2}(?:\\.\\d{1,2})?[a-d]?|[A-H])\\s*[.:]?");
+
     private static final Pattern SECTION = Vocabulary.pattern(WORDS.either("section") + "\\s{1,2}(?:"
             + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
 
@@ -202,6 +205,12 @@ final class TraitFinder {
                 text.length() < SHORT * 2
                         && WORDS.mentions(words, "section")
                         && SECTION.matcher(undecorated(text)).matches());
+        add(
+                traits,
+                Trait.CAPTION,
+                text.length() < EARLY
+                        && WORDS.mentions(words, "caption")
+                        && CAPTION.matcher(text).matches());
         add(
                 traits,
                 Trait.INSTRUCTION_WORD,
