@@ -239,6 +239,10 @@ final class CueFinder {
                 return Optional.of(new Lead(Announces.KEY, initial.end()));
             }
         }
+        Optional<Lead> judged = JudgedFeedback.lead(line, from, segment.to(), words);
+        if (judged.isPresent()) {
+            return judged;
+        }
         if (!WORDS.mentions(words, "answer", "list", "model", "feedback", "hint", "label")) {
             return Optional.empty();
         }

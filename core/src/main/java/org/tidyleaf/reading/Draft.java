@@ -23,6 +23,8 @@ final class Draft {
     final List<Announced> keys = new ArrayList<>();
     final List<Announced> models = new ArrayList<>();
     final List<Announced> feedback = new ArrayList<>();
+    final List<Announced> feedbackIfRight = new ArrayList<>();
+    final List<Announced> feedbackIfWrong = new ArrayList<>();
     final List<Announced> hints = new ArrayList<>();
     final List<Inline.Picture> pictures = new ArrayList<>();
     final List<Cues> pairs = new ArrayList<>();

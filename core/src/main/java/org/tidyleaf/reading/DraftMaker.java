@@ -159,6 +159,11 @@ final class DraftMaker {
                         sections.asked().forEach(segment -> stems.add(open.orElseThrow(), segment));
                     }
                 }
+                if (step.role() == Role.POINTS && isAmongNotesAbove(index)) {
+                    notes.take(cues, open, true);
+                    owners[index] = questions.size() + 1;
+                    return;
+                }
                 if (step.role() == Role.POINTS && SectionPoints.shareScore(cues.text(), questions)) {
                     owners[index] = questions.size();
                     return;
@@ -172,6 +177,14 @@ final class DraftMaker {
                 });
             }
         }
+    }
+
+    /** "Type: essay", "Points: 5" and then the question they are said of. */
+    private boolean isAmongNotesAbove(int index) {
+        return notes.standAbove()
+                && roles.get(index - 1).cues().announces(Cues.Announces.LABEL)
+                && roles.get(index - 1).step().role() == Role.ASIDE
+                && stemFollows(index);
     }
 
     /** What is to be done right above a text is said with it where no section would say it, of gaps even above all questions. */
@@ -430,6 +443,12 @@ final class DraftMaker {
                 points(draft, cues);
             }
             case FEEDBACK -> {
+                Optional<Boolean> ifRight = JudgedFeedback.isForRight(cues);
+                if (ifRight.isPresent()) {
+                    (ifRight.get() ? draft.feedbackIfRight : draft.feedbackIfWrong)
+                            .add(keys.announced(cues, piece.step()));
+                    return;
+                }
                 boolean sameLine = !cues.piece().first();
                 boolean ofOption = !draft.options.isEmpty() && (sameLine || optionFollows(index));
                 (ofOption ? draft.options.get(draft.options.size() - 1).feedback : draft.feedback)

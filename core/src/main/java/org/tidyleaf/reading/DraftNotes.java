@@ -46,7 +46,7 @@ final class DraftNotes {
      * @param stemFollows whether a question begins below it
      */
     void take(Cues cues, Optional<Draft> open, boolean stemFollows) {
-        Optional<BigDecimal> points = PointsFinder.labelled(cues.text());
+        Optional<BigDecimal> points = PointsFinder.labelled(cues.text()).or(() -> PointsFinder.only(cues.text()));
         String said = cues.text().strip();
         if (above && stemFollows) {
             pointsOfNext = points;
@@ -58,6 +58,11 @@ final class DraftNotes {
         } else {
             open.ifPresent(draft -> draft.labels.add(said));
         }
+    }
+
+    /** Whether they stand above the questions they are said of. */
+    boolean standAbove() {
+        return above;
     }
 
     void takeForNext(String note) {

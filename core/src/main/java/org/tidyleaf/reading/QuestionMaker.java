@@ -91,6 +91,7 @@ final class QuestionMaker {
 
     private ReadQuestion make(List<Draft> drafts, int index, GatheredKey gathered) {
         Draft draft = drafts.get(index);
+        JudgedFeedback.share(draft, gathered);
         Particulars whole = particulars(draft);
         boolean open = gathered.source() == KeySource.NONE
                 && gathered.text().isEmpty()
