@@ -28,7 +28,7 @@ final class BareNumbers {
                 .filter(cues -> !cues.is(Cues.Trait.POINTS_ONLY))
                 .flatMap(cues -> cues.labels().stream())
                 .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1 && !isBare(label));
-        if (numbered) {
+        if (numbered || beginAnewBelowBold(all)) {
             return;
         }
         int first = 1;
@@ -45,6 +45,24 @@ final class BareNumbers {
         for (int i = 0; i < run.size() && inEarnest(all, run); i++) {
             add(all, run.get(i), first + i);
         }
+    }
+
+    /** "1 Put in order." in bold, below it "1 hive / the" and "2 wears / he", and then "2 Choose." in bold: two kinds of numbers. */
+    private static boolean beginAnewBelowBold(List<Cues> all) {
+        int bold = 0;
+        boolean within = false;
+        for (Cues cues : all) {
+            int number = number(cues);
+            if (cues.is(Cues.Trait.BOLD) && number == bold + 1) {
+                if (bold > 0 && within) {
+                    return true;
+                }
+                bold++;
+                within = false;
+            }
+            within |= !cues.is(Cues.Trait.BOLD) && number == 1;
+        }
+        return false;
     }
 
     private static boolean inEarnest(List<Cues> all, List<Integer> run) {

@@ -136,7 +136,7 @@ final class BareOptions {
                 }
                 i++;
             }
-            boolean whole = i == all.size() || !isLabelled(all.get(i), habits);
+            boolean whole = i >= all.size() || !isLabelled(all.get(i), habits);
             // Two lines behind a gap are a head and what is to be done below it.
             boolean close = group.size() >= FEWEST_UNMARKED || !group.isEmpty() && isClose(all, group.get(0));
             if (whole && close && group.size() >= 2 && group.size() <= MOST) {

@@ -171,6 +171,9 @@ final class ColumnFinder {
         rows.getOrDefault(headRow, Map.of())
                 .values()
                 .forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
+        Map<Integer, String> names = new HashMap<>();
+        rows.getOrDefault(headRow, Map.of())
+                .forEach((column, piece) -> names.put(column, ColumnHeads.name(all.get(piece))));
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
             // "Total | 20" below the questions is none of them.
             boolean sum = row.getValue().values().stream()
@@ -184,8 +187,9 @@ final class ColumnFinder {
             } else if (row.getKey() > headRow) {
                 boolean first = true;
                 for (Map.Entry<Integer, Integer> cell : row.getValue().entrySet()) {
-                    Columns.Use head =
-                            heads.getOrDefault(cell.getKey(), new Columns.Use(Columns.Kind.LABEL, "", false));
+                    Columns.Use head = heads.getOrDefault(
+                            cell.getKey(),
+                            new Columns.Use(Columns.Kind.LABEL, names.getOrDefault(cell.getKey(), ""), false));
                     uses.put(cell.getValue(), new Columns.Use(head.kind(), head.name(), first));
                     first = first && head.kind() == Columns.Kind.LABEL;
                 }

@@ -65,6 +65,12 @@ final class ColumnHeads {
         return heads;
     }
 
+    /** What a head calls a column that it does not say the use of; empty where it is too long for a name. */
+    static String name(Cues head) {
+        String text = head.text().strip().replaceAll("[.:]$", "");
+        return text.length() < LONGEST ? text : "";
+    }
+
     /** "Item | Statement": of two words for a question the first, with numbers below it, counts them. */
     private static void numberedItems(List<Cues> all, Map<Integer, Integer> row, Map<Integer, Columns.Use> heads) {
         List<Integer> questions = heads.entrySet().stream()

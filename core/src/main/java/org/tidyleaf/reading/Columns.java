@@ -2,6 +2,8 @@ package org.tidyleaf.reading;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What the heads of tables say about their cells.
@@ -34,6 +36,14 @@ record Columns(Map<Integer, Use> byPiece) {
 
     Optional<Use> at(int piece) {
         return Optional.ofNullable(byPiece.get(piece));
+    }
+
+    /** The places of what the author notes in columns of their own: "CO1" there numbers nothing. */
+    Set<Integer> labels() {
+        return byPiece.entrySet().stream()
+                .filter(entry -> entry.getValue().kind() == Kind.LABEL)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     /** The only step that fits the column, given the one before. */

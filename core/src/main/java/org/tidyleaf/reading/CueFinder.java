@@ -59,6 +59,7 @@ final class CueFinder {
         markLoneJudgements(all);
         WordsAsBullets.unlabel(all);
         BareLetters.label(all);
+        DialogueLines.unlabel(all);
         NumeralsTold.unletter(all);
         NumberedGaps.label(all);
         IndentedNumbers.label(all);

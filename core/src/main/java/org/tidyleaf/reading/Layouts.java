@@ -12,6 +12,7 @@ record Layouts(KeyList keyList, Columns columns, Blocks blocks) {
     Set<Integer> settled() {
         Set<Integer> settled = new HashSet<>(keyList.pieces());
         settled.addAll(blocks.inside());
+        settled.addAll(columns.labels());
         return settled;
     }
 

@@ -36,7 +36,10 @@ final class NumberedHeads {
             if (askBelow(all, outer) || askThemselves(all, outer)) {
                 continue;
             }
+            // What is printed in bold may ask itself where no list stands below.
+            boolean bold = shape.startsWith(ExerciseHeads.SHAPE);
             boolean heads = HabitFinder.isWorded(shape)
+                    && !bold
                     && chains.entrySet().stream()
                             .filter(e -> e.getValue().get(0).label().kind() == Label.Kind.NUMBER
                                     && !e.getKey().equals(shape))

@@ -93,6 +93,7 @@ final class NumberedLists {
             int first = inner.get(0).piece();
             int last = inner.get(inner.size() - 1).piece();
             boolean enclosed = !shape.equals(LabelFinder.DECIMAL_SHAPE)
+                    && !HabitFinder.isWorded(shape)
                     && chains.entrySet().stream()
                             .filter(e -> !e.getKey().startsWith(shape)
                                     && e.getValue().size() > inner.size())
