@@ -224,9 +224,13 @@ final class PdfParagraphs {
 
     /** "… is the newton (symbol" over "N).". */
     private static boolean isBracketOpen(String row, String next) {
-        int close = next.indexOf(')');
-        int open = next.indexOf('(');
-        return row.lastIndexOf('(') > row.lastIndexOf(')') && close >= 0 && (open < 0 || close < open);
+        return isOpen(row, next, '(', ')') || isOpen(row, next, '[', ']');
+    }
+
+    private static boolean isOpen(String row, String next, char opening, char closing) {
+        int close = next.indexOf(closing);
+        int open = next.indexOf(opening);
+        return row.lastIndexOf(opening) > row.lastIndexOf(closing) && close >= 0 && (open < 0 || close < open);
     }
 
     private static int last(PdfRow row) {

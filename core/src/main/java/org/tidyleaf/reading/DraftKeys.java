@@ -69,10 +69,19 @@ final class DraftKeys {
                 .map(Cues.Lead::end)
                 .or(() -> lessons.announcedText(cues, step.role()))
                 .orElse(cues.piece().segment().from());
-        Segment segment =
-                new Segment(cues.line().number(), from, cues.piece().segment().to());
+        Segment segment = new Segment(
+                cues.line().number(), from, cues.piece().segment().to() - (isInBrackets(cues, from) ? 1 : 0));
         // A key by itself in brackets is what stands between them.
         String said = source.text(segment).strip().replaceFirst("^[(\\[]\\s*([^()\\[\\]]*?)\\s*[)\\]]$", "$1");
         return new Draft.Announced(MODEL_SAID.matcher(said).replaceFirst(""), segment);
+    }
+
+    /** "[Ans: 40 cm]": the bracket before the word closes behind the answer. */
+    private static boolean isInBrackets(Cues cues, int from) {
+        String text = cues.line()
+                .text()
+                .substring(cues.piece().segment().from(), cues.piece().segment().to());
+        boolean worded = from > cues.piece().segment().from() && cues.lead().isPresent();
+        return worded && (text.startsWith("[") && text.endsWith("]") || text.startsWith("(") && text.endsWith(")"));
     }
 }

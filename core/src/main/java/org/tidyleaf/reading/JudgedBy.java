@@ -56,6 +56,17 @@ final class JudgedBy {
         return LETTERS.matcher(text).find() ? Optional.of(List.of("True", "False")) : Optional.empty();
     }
 
+    /** The only pair that a word is one of, "yes": both with a capital letter; empty where it is of none or several. */
+    static Optional<List<String>> with(String word) {
+        String bare = word.strip().replaceAll("[.!]$", "");
+        List<List<String>> pairs = PAIRS.stream()
+                .map(Pair::words)
+                .filter(words -> words.stream().anyMatch(bare::equalsIgnoreCase))
+                .distinct()
+                .toList();
+        return pairs.size() == 1 ? Optional.of(pairs.get(0)) : Optional.empty();
+    }
+
     /** The pair and a third word for what can't be told: "True, False or Not given"; empty where the text names no third. */
     static Optional<List<String>> threeIn(String text) {
         Matcher third = NEITHER.matcher(text);

@@ -144,6 +144,7 @@ final class LineEnds {
         boolean ends = before.matches("(?s).*[.?!:_\u2026)]");
         boolean changes = line.spans().stream()
                 .anyMatch(span -> span.from() == at && span.figure().isEmpty());
-        return ends || changes || answer.group(1).length() > 1;
+        boolean bracketed = "[(".indexOf(line.text().charAt(at)) >= 0 && endsInBracket(line.text());
+        return ends || changes || bracketed || answer.group(1).length() > 1;
     }
 }

@@ -24,6 +24,7 @@ final class PairKeys {
     private static boolean isBehindGap(Cues before, Cues cues) {
         boolean whole = before.is(Cues.Trait.ENDS_SENTENCE) && cues.text().startsWith("[");
         return before.line().number() == cues.line().number()
+                && cues.lead().isEmpty()
                 && (before.is(Cues.Trait.GAP) || whole)
                 && cues.text().strip().matches("[(\\[][^()\\[\\]]{1,44}[)\\]]");
     }

@@ -365,7 +365,7 @@ final class QuestionMaker {
         Optional<Integer> judged =
                 pair.isPresent() ? AnswerParser.leadingJudgement(said) : AnswerParser.judgement(said);
         if (judged.isPresent() && gaps == 0 && said.length() > 0) {
-            List<String> words = pair.orElse(List.of("True", "False"));
+            List<String> words = pair.or(() -> JudgedBy.with(said)).orElse(List.of("True", "False"));
             return new TrueFalse(particulars, judgementOptions(words), Set.of(judged.get()));
         }
         Optional<NumericEntry.Key> number = NumberParser.key(said);
