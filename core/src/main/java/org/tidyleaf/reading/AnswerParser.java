@@ -11,6 +11,8 @@ import java.util.regex.Pattern;
 /** Understands what an answer line says: letters, the words of options, true or false. */
 final class AnswerParser {
 
+    private static final Pattern SIGN = Pattern.compile("[(\\[]?\\s*[\u221a\u2713\u2714\u00d7\u2717\u2718]\\s*[)\\]]?");
+    private static final Pattern RIGHT_SIGN = Pattern.compile("[\u221a\u2713\u2714]");
     private static final Pattern BETWEEN_WORDS = Pattern.compile("[\\s\\p{Punct}\u2019\u2018\u201c\u201d]+");
 
     private static final Pattern ONE = Pattern.compile("[(\\[]?\\b([A-Za-z]|\\d{1,2}|[ivxIVX]{2,4})\\b[)\\].:]?");
@@ -118,6 +120,9 @@ final class AnswerParser {
 
     /** 0 for true, 1 for false. */
     static Optional<Integer> judgement(String answer) {
+        if (SIGN.matcher(answer).matches()) {
+            return Optional.of(RIGHT_SIGN.matcher(answer).find() ? 0 : 1);
+        }
         String bare = bare(answer);
         for (String[] pair : Vocabulary.ALL.pairs()) {
             if (bare.equals(pair[0]) || bare.equals(pair[1])) {

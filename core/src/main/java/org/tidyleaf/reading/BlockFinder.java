@@ -37,6 +37,10 @@ final class BlockFinder {
     private static final Pattern WORDS_APART = Pattern.compile(
             "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:(?:\\s{3,}|\\t+)\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,60}");
 
+    /** "wax, honey, pollen, comb" and no full stop. */
+    private static final Pattern WORDS_LISTED = Pattern.compile(
+            "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:\\s?[,;]\\s+\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){3,60}");
+
     private static final Pattern WORDS_BOXED = Pattern.compile(
             "[\\[({|]\\s*[^,;/|\\[\\](){}]{1,30}(?:\\s*[,;/|\u2013-]\\s+[^,;/|\\[\\](){}]{1,30}){2,60}\\s*[\\])}|]");
 
@@ -80,6 +84,13 @@ final class BlockFinder {
         if (bank) {
             found.put(lead, Blocks.Kind.WORDS);
             gapped(lead + 1);
+            return;
+        }
+        List<Integer> heads = lead + 2 < all.size() ? tableBelow(lead + 2) : List.of();
+        if (isLineOfWords(lead + 1) && SortingTables.isOne(all, heads)) {
+            found.put(lead + 1, Blocks.Kind.WORDS);
+            heads.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
+            lead(lead);
             return;
         }
         if (isBankBelow(lead)) {
@@ -431,13 +442,17 @@ final class BlockFinder {
         gapped(text);
     }
 
+    private boolean isLineOfWords(int piece) {
+        return piece < all.size()
+                && all.get(piece).labels().isEmpty()
+                && Stream.of(WORDS_APART, WORDS_BOXED, WORDS_DASHED, WORDS_LISTED)
+                        .anyMatch(words ->
+                                words.matcher(all.get(piece).text().strip()).matches());
+    }
+
     /** A line of nothing but words, far apart, and below it lines with about as many gaps: whatever asks for it. */
     private boolean isBankBelow(int lead) {
-        if (lead + 2 >= all.size()
-                || !all.get(lead + 1).labels().isEmpty()
-                || Stream.of(WORDS_APART, WORDS_BOXED, WORDS_DASHED)
-                        .noneMatch(words ->
-                                words.matcher(all.get(lead + 1).text().strip()).matches())) {
+        if (lead + 2 >= all.size() || !isLineOfWords(lead + 1)) {
             return false;
         }
         int words = PartsMaker.words(List.of(all.get(lead + 1))).size();

@@ -36,6 +36,9 @@ final class GapParser {
     /** "colour (color)": in brackets the same word, spelled otherwise. */
     private static final Pattern SPELLED_OTHERWISE = Pattern.compile("(\\p{L}{4,})\\s*\\((\\p{L}{4,})\\)");
 
+    /** "e.g. wax": what is said of an answer is no part of it. */
+    private static final Pattern FOR_EXAMPLE = Vocabulary.pattern(Vocabulary.ALL.either("for_example") + "[.:]?\\s+");
+
     private static final int MOST_LETTERS_APART = 2;
     private static final int FEWEST_ALIKE = 3;
 
@@ -130,7 +133,7 @@ final class GapParser {
     }
 
     private static List<String> spellings(String text) {
-        String also = ALSO.matcher(text.strip()).replaceAll(" / $1");
+        String also = ALSO.matcher(withoutExample(text.strip())).replaceAll(" / $1");
         String behind = ALSO_BEHIND.matcher(also).replaceAll(" / $1");
         String bare = SPELLED_OTHERWISE
                 .matcher(behind)
@@ -141,6 +144,11 @@ final class GapParser {
                 .filter(spelling -> !spelling.isEmpty())
                 .distinct()
                 .toList();
+    }
+
+    private static String withoutExample(String text) {
+        Matcher matcher = FOR_EXAMPLE.matcher(text);
+        return matcher.lookingAt() ? text.substring(matcher.end()) : text;
     }
 
     /** The same word but for a letter or two in one place: "unfertilised", "unfertilized". */

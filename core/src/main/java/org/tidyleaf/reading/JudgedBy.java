@@ -13,6 +13,10 @@ final class JudgedBy {
 
     private static final Pattern LETTERS = Pattern.compile("\\bT\\b\\W{0,3}(?:or|/|,)?\\W{0,3}\\bF\\b");
 
+    /** "(\u221a) or (\u00d7)". */
+    private static final Pattern SIGNS =
+            Pattern.compile("[\u221a\u2713\u2714]\\W{0,3}(?:\\p{L}{1,3})?\\W{0,4}[xX\u00d7\u2717\u2718](?!\\p{L})");
+
     private static final Pattern NEITHER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("neither") + "\\b");
 
     private static final Pattern LETTERS_OFFERED = Pattern.compile(
@@ -53,7 +57,9 @@ final class JudgedBy {
                 return Optional.of(pair.words());
             }
         }
-        return LETTERS.matcher(text).find() ? Optional.of(List.of("True", "False")) : Optional.empty();
+        return LETTERS.matcher(text).find() || SIGNS.matcher(text).find()
+                ? Optional.of(List.of("True", "False"))
+                : Optional.empty();
     }
 
     /** The only pair that a word is one of, "yes": both with a capital letter; empty where it is of none or several. */

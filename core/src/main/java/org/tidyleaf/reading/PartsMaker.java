@@ -46,6 +46,12 @@ final class PartsMaker {
             return Optional.of(
                     new MatchMaker(prose).match(draft, particulars, key.text().orElse("")));
         }
+        Optional<Grid> sorting = draft.rows.isEmpty()
+                ? Optional.empty()
+                : SortingTables.find(draft, particulars, prose, key.text().orElse(""));
+        if (sorting.isPresent()) {
+            return Optional.of(sorting.get());
+        }
         if (!draft.rows.isEmpty()) {
             Optional<List<String>> named =
                     JudgedBy.in(particulars.stem().plain()).or(() -> JudgedBy.in(heading));

@@ -349,6 +349,15 @@ final class QuestionMaker {
             List<String> words = judgedBy(draft).orElse(List.of("True", "False"));
             return new TrueFalse(particulars.withStem(statement), judgementOptions(words), Set.of(judged));
         }
+        Optional<List<String>> judgedIn = isRoomBehindSentence(particulars) ? judgedBy(draft) : Optional.empty();
+        Optional<Integer> mark = AnswerParser.judgement(said);
+        if (judgedIn.isPresent() && draft.gapAnswers.isEmpty() && (said.isEmpty() || mark.isPresent())) {
+            Particulars statement = particulars.withStem(particulars.stem().withoutGaps());
+            return new TrueFalse(
+                    statement,
+                    judgementOptions(judgedIn.get()),
+                    mark.map(Set::of).orElse(Set.of()));
+        }
         if (gaps > 0 && draft.gapAnswers.size() == gaps) {
             return numberIfOne(new TextEntry(particulars, draft.gapAnswers));
         }
@@ -410,6 +419,15 @@ final class QuestionMaker {
                         particulars.withStem(Prose.of(behind.group(1))), judgementOptions(words), Set.of(chosen)));
     }
 
+    /** "Drones collect nectar. (      )": behind the whole sentence room for what it is judged to be. */
+    private static boolean isRoomBehindSentence(Particulars particulars) {
+        List<Inline> parts = particulars.stem().parts();
+        return particulars.stem().gapCount() == 1
+                && parts.size() > 1
+                && parts.get(parts.size() - 1) instanceof Inline.Gap
+                && parts.get(parts.size() - 2).plain().strip().matches("(?s).*[.!]");
+    }
+
     /** "His rule had brass ends. ___T___": the rule behind a whole sentence was for its judgement. */
     private static boolean isJudgedStatement(Particulars particulars, List<String> answers) {
         List<Inline> parts = particulars.stem().parts();
@@ -464,7 +482,10 @@ final class QuestionMaker {
         boolean asksNumber = draft.writingLines() <= 1
                 && (NUMBER_ASKED.matcher(stem).matches()
                         || unitBehindRoom(draft).filter(UnitSymbols::isSymbol).isPresent());
-        boolean explains = EXPLAIN.matcher(stem).matches() || draft.writingLines() > 1 || !draft.models.isEmpty();
+        boolean explains = EXPLAIN.matcher(stem).matches()
+                || EXPLAIN.matcher(says(draft).strip()).matches()
+                || draft.writingLines() > 1
+                || !draft.models.isEmpty();
         if (said.isEmpty() && !explains && asksNumber) {
             return new NumericEntry(particulars, Optional.empty());
         }
