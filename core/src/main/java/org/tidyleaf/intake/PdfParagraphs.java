@@ -151,7 +151,8 @@ final class PdfParagraphs {
             // The head of a paper may reach over more than one column.
             rights.sort(Comparator.reverseOrder());
             int outside = 0;
-            while (outside < Math.min(MOST_OUTSIDE, rights.size() / FEW)
+            while (right < end
+                    && outside < Math.min(MOST_OUTSIDE, rights.size() / FEW)
                     && rights.get(outside) - rights.get(outside + 1) > FAR_OVER) {
                 outside++;
             }

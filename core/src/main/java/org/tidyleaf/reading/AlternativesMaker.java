@@ -13,6 +13,7 @@ import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.SingleChoice;
+import org.tidyleaf.source.Emphasis;
 
 /** Options within the sentence: "Drones (has / have / having) no sting.", "One inch is: 2.54 cm; 12 cm; 25 cm." */
 final class AlternativesMaker {
@@ -27,6 +28,7 @@ final class AlternativesMaker {
     private static final Pattern STATEMENT_AROUND = Pattern.compile("\\p{Lu}[^.?!]*\\([^()]*\\)\\s\\p{Ll}[^.?!]*\\.");
 
     private static final int FEWEST_LISTED = 3;
+    private static final int MOST_WORDS = 6;
     private static final int LONGEST_LISTED = 30;
     private static final Pattern CHOOSE = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("pick") + "\\b");
 
@@ -69,6 +71,10 @@ final class AlternativesMaker {
         Optional<Question> dashed = dashedBehindColon(particulars, key, said);
         if (dashed.isPresent()) {
             return dashed;
+        }
+        List<String> underlined = setApartTogether(particulars.stem());
+        if (!underlined.isEmpty()) {
+            return choice(particulars, underlined, key, said);
         }
         Matcher slashed = SLASHED.matcher(stem);
         if (slashed.find() && !slashed.group().equals(stem)) {
@@ -125,6 +131,31 @@ final class AlternativesMaker {
                 ? Optional.empty()
                 : Optional.of(new SingleChoice(
                         particulars.withStem(particulars.stem().cut(0, told.end(1))), options(words), Set.of(right)));
+    }
+
+    /** "The bees <u>has been / have been / was</u> busy.": what is set apart as one holds all there is to choose from. */
+    private static List<String> setApartTogether(Prose stem) {
+        List<List<String>> found = new ArrayList<>();
+        StringBuilder run = new StringBuilder();
+        Set<Emphasis> look = Set.of();
+        for (Inline part : stem.parts()) {
+            Set<Emphasis> here = part instanceof Inline.Text text ? text.emphasis() : Set.of();
+            if (!here.equals(look)) {
+                addChoice(run, look, found);
+                look = here;
+            }
+            run.append(part.plain());
+        }
+        addChoice(run, look, found);
+        return found.size() == 1 ? found.get(0) : List.of();
+    }
+
+    private static void addChoice(StringBuilder run, Set<Emphasis> look, List<List<String>> found) {
+        List<String> words = split(run.toString(), "\\s*[/|]\\s*");
+        if (!look.isEmpty() && words.size() > 1 && words.size() <= MOST_WORDS && !words.contains("")) {
+            found.add(words);
+        }
+        run.setLength(0);
     }
 
     /** The place of the only word that is printed otherwise than the rest, or -1. */

@@ -127,7 +127,7 @@ final class BlockFinder {
             lead(lead);
             return;
         }
-        if (number(lead).isPresent() && JudgedRows.are(all, table)) {
+        if (isNumbered(lead) && JudgedRows.are(all, table)) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
             return;
         }
@@ -213,6 +213,18 @@ final class BlockFinder {
 
     private Optional<Label> number(int piece) {
         return all.get(piece).number();
+    }
+
+    /** Whether a line, or the first of those that wrap into it, has a number. */
+    private boolean isNumbered(int piece) {
+        int first = piece;
+        while (first > 0
+                && all.get(first).labels().isEmpty()
+                && all.get(first - 1).is(Trait.FULL)
+                && all.get(first).spaceBefore() == 0) {
+            first--;
+        }
+        return number(first).isPresent();
     }
 
     private boolean hasTicks(List<Integer> table) {

@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import org.tidyleaf.question.Grid;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.source.Cell;
+import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Segment;
 
 /**
@@ -28,59 +30,102 @@ final class JudgedRows {
 
     private JudgedRows() {}
 
+    /**
+     * The two words of a row, in one cell or in two.
+     *
+     * @param statement the column of what is judged
+     * @param marked which of the words is set apart, 0-based; empty where both look alike
+     */
+    private record Judgement(int statement, String first, String second, Optional<Integer> marked) {}
+
     /** Whether all rows of a table are such. */
     static boolean are(List<Cues> all, List<Integer> table) {
         List<TreeMap<Integer, Cues>> rows = rows(table.stream().map(all::get).toList());
         Set<String> pairs = new HashSet<>();
         boolean judged = rows.size() >= FEWEST;
         for (TreeMap<Integer, Cues> row : rows) {
-            int last = row.lastKey();
-            boolean lettered = last == 2
-                    && LETTER.matcher(
-                                    row.get(0) == null ? "" : row.get(0).text().strip())
-                            .matches();
-            judged &= (last == 1 || lettered)
-                    && row.containsKey(last - 1)
-                    && PrintedPairs.endsWithPair("x " + row.get(last).text());
-            pairs.add(row.get(last).text().replaceAll("\\s+", ""));
+            Optional<Judgement> found = judgement(row);
+            boolean before = found.filter(judgement -> judgement.statement() == 0
+                            || judgement.statement() == 1
+                                    && LETTER.matcher(text(row, 0)).matches())
+                    .isPresent();
+            judged &= before;
+            found.ifPresent(judgement -> pairs.add(judgement.first() + "/" + judgement.second()));
         }
         return judged && pairs.size() == 1;
     }
 
-    /** The statements against the two words. */
-    static Optional<Grid> find(
-            List<Cues> pieces, Particulars particulars, ProseMaker prose, Optional<List<String>> named) {
+    private static String text(TreeMap<Integer, Cues> row, int column) {
+        return row.get(column) == null ? "" : row.get(column).text().strip();
+    }
+
+    private static Optional<Judgement> judgement(TreeMap<Integer, Cues> row) {
+        int last = row.lastKey();
+        return inOneCell(row, last).or(() -> inTwoCells(row, last));
+    }
+
+    private static Optional<Judgement> inOneCell(TreeMap<Integer, Cues> row, int last) {
+        Cues pair = row.get(last);
+        Matcher words = WORDS.matcher(pair.line().text())
+                .region(pair.piece().segment().from(), pair.piece().segment().to());
+        boolean judged = row.containsKey(last - 1) && PrintedPairs.endsWithPair("x " + pair.text()) && words.matches();
+        if (!judged) {
+            return Optional.empty();
+        }
+        int marked = pair.line().standsOut(words.start(1), words.end(1), words.start(2), words.end(2));
+        return Optional.of(new Judgement(
+                last - 1, words.group(1), words.group(2), marked == 0 ? Optional.empty() : Optional.of(marked - 1)));
+    }
+
+    /** "Wax melts. | T | F". */
+    private static Optional<Judgement> inTwoCells(TreeMap<Integer, Cues> row, int last) {
+        boolean judged = row.containsKey(last - 2)
+                && row.containsKey(last - 1)
+                && PrintedPairs.endsWithPair("x " + text(row, last - 1) + " / " + text(row, last))
+                && text(row, last - 2).indexOf(' ') > 0;
+        if (!judged) {
+            return Optional.empty();
+        }
+        Optional<Integer> marked = Arrays.stream(Emphasis.values())
+                .filter(look -> isMostly(row.get(last - 1), look) != isMostly(row.get(last), look))
+                .findFirst()
+                .map(look -> isMostly(row.get(last - 1), look) ? 0 : 1);
+        return Optional.of(new Judgement(last - 2, text(row, last - 1), text(row, last), marked));
+    }
+
+    private static boolean isMostly(Cues cues, Emphasis look) {
+        return cues.line()
+                .isMostly(
+                        look,
+                        cues.piece().segment().from(),
+                        cues.piece().segment().to());
+    }
+
+    /** The statements against the two words; where only letters are printed, those named. */
+    static Optional<Grid> find(List<Cues> pieces, Particulars particulars, ProseMaker prose, List<String> named) {
         List<Prose> columns = new ArrayList<>();
         List<Prose> statements = new ArrayList<>();
         List<Set<Integer>> key = new ArrayList<>();
         for (TreeMap<Integer, Cues> row : rows(pieces)) {
-            int last = row.lastKey();
-            Cues pair = row.get(last);
-            Matcher words = WORDS.matcher(pair.line().text())
-                    .region(
-                            pair.piece().segment().from(),
-                            pair.piece().segment().to());
-            if (last == 0 || !row.containsKey(last - 1) || !words.matches()) {
+            Optional<Judgement> judgement = judgement(row);
+            if (judgement.isEmpty()) {
                 return Optional.empty();
             }
             if (columns.isEmpty()) {
-                heads(words, named).forEach(word -> columns.add(Prose.of(word)));
+                heads(judgement.get(), named).forEach(word -> columns.add(Prose.of(word)));
             }
-            Segment statement = row.get(last - 1).piece().segment();
+            Segment statement = row.get(judgement.get().statement()).piece().segment();
             statements.add(prose.text(List.of(statement)));
-            int marked = pair.line().standsOut(words.start(1), words.end(1), words.start(2), words.end(2));
-            key.add(marked == 0 ? Set.of() : Set.of(marked - 1));
+            key.add(judgement.get().marked().map(Set::of).orElse(Set.of()));
         }
         boolean keyed = key.stream().noneMatch(Set::isEmpty);
         return Optional.of(new Grid(particulars, columns, statements, keyed ? key : List.of()));
     }
 
     /** The words themselves; for letters those that the text above names. */
-    private static List<String> heads(Matcher pair, Optional<List<String>> named) {
-        boolean letters = pair.group(1).length() == 1;
-        return letters
-                ? named.orElse(List.of("True", "False"))
-                : List.of(JudgedBy.capital(pair.group(1)), JudgedBy.capital(pair.group(2)));
+    private static List<String> heads(Judgement pair, List<String> named) {
+        boolean letters = pair.first().length() == 1;
+        return letters ? named : List.of(JudgedBy.capital(pair.first()), JudgedBy.capital(pair.second()));
     }
 
     private static List<TreeMap<Integer, Cues>> rows(List<Cues> pieces) {

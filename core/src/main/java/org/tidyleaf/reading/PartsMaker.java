@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -35,9 +36,12 @@ final class PartsMaker {
     private static final Pattern TICKED = Pattern.compile("[xX\u2713\u2714\u2611\u2612\u25cf]|\\[[xX]]|\\([xX]\\)");
 
     private final ProseMaker prose;
+    private final Supplier<List<String>> trueAndFalse;
 
-    PartsMaker(ProseMaker prose) {
+    /** @param trueAndFalse the two words in the language of the paper */
+    PartsMaker(ProseMaker prose, Supplier<List<String>> trueAndFalse) {
         this.prose = prose;
+        this.trueAndFalse = trueAndFalse;
     }
 
     /** The question that the draft's block makes; empty where it has none. */
@@ -55,8 +59,8 @@ final class PartsMaker {
         if (!draft.rows.isEmpty()) {
             Optional<List<String>> named =
                     JudgedBy.in(particulars.stem().plain()).or(() -> JudgedBy.in(heading));
-            Grid grid =
-                    JudgedRows.find(draft.rows, particulars, prose, named).orElseGet(() -> grid(draft, particulars));
+            Grid grid = JudgedRows.find(draft.rows, particulars, prose, named.orElseGet(trueAndFalse))
+                    .orElseGet(() -> grid(draft, particulars));
             return grid.rows().isEmpty() ? Optional.empty() : Optional.of(grid);
         }
         if (!draft.cells.isEmpty()) {

@@ -67,7 +67,7 @@ final class QuestionMaker {
     private QuestionMaker(Source source, List<Section> sections, boolean mostKeyed) {
         this.source = source;
         this.prose = new ProseMaker(source);
-        this.parts = new PartsMaker(prose);
+        this.parts = new PartsMaker(prose, this::trueAndFalse);
         this.sections = sections;
         this.mostKeyed = mostKeyed;
     }
