@@ -144,9 +144,7 @@ final class PdfLayout {
         for (int i = 0; i < rows.size(); i++) {
             PdfRow row = rows.get(i);
             left = row.newColumn() ? columnLeft(rows, i) : left;
-            List<PdfPage.Picture> behindLabel = waiting.stream()
-                    .filter(picture -> isBehindLabel(picture, row))
-                    .toList();
+            List<PdfPage.Picture> behindLabel = behindLabels(waiting, row);
             waiting.removeAll(behindLabel);
             boolean turns = i > 0 && row.newColumn() && limits[i - 1] < Float.MAX_VALUE;
             for (PdfPage.Picture picture : List.copyOf(waiting)) {
@@ -191,8 +189,11 @@ final class PdfLayout {
                     && paragraphs.isBroken(i)
                     && !isBetween(waiting, tables, row, rows.get(i + 1));
             boolean parted = broken && paragraphs.isParted(i);
-            (parted ? row.withoutLast() : row).write(lines, stopsBeside(rows, i));
-            behindLabel.forEach(picture -> inline(picture, lines, figures));
+            if (behindLabel.isEmpty()) {
+                (parted ? row.withoutLast() : row).write(lines, stopsBeside(rows, i));
+            } else {
+                writeAround(behindLabel, row, lines, figures);
+            }
             if (i + 1 < rows.size() && rows.get(i + 1).wraps(row, usual.pitch())) {
                 lines.append(" ", Set.of(), "");
                 rows.get(i + 1).write(lines);
@@ -305,14 +306,47 @@ final class PdfLayout {
         return left;
     }
 
-    /** "A." and, with its foot on the same line, the picture that it letters. */
-    private static boolean isBehindLabel(PdfPage.Picture picture, PdfRow row) {
-        long before = row.glyphs().stream()
-                .filter(glyph -> !glyph.text().isBlank() && glyph.x() < picture.x())
-                .count();
-        return before > 0
-                && before <= LONGEST_LABEL
-                && Math.abs(picture.y() + picture.height() - row.y()) < row.size() / 2;
+    /** "A." and, with its foot on the same line, the picture that it letters; "a)" and "b)" may follow on it with theirs. */
+    private static List<PdfPage.Picture> behindLabels(List<PdfPage.Picture> pictures, PdfRow row) {
+        List<PdfPage.Picture> behind = new ArrayList<>();
+        float from = Float.NEGATIVE_INFINITY;
+        for (PdfPage.Picture picture : pictures.stream()
+                .filter(picture -> Math.abs(picture.y() + picture.height() - row.y()) < row.size() / 2)
+                .sorted(Comparator.comparingDouble(PdfPage.Picture::x))
+                .toList()) {
+            int before = between(row, from, picture.x()).size();
+            if (before > 0 && before <= LONGEST_LABEL) {
+                behind.add(picture);
+                from = picture.x();
+            }
+        }
+        return behind;
+    }
+
+    private static List<PdfPage.Glyph> between(PdfRow row, float from, float to) {
+        return row.glyphs().stream()
+                .filter(glyph -> !glyph.text().isBlank() && glyph.x() >= from && glyph.x() < to)
+                .toList();
+    }
+
+    /** Labels and pictures in the order in which they stand. */
+    private static void writeAround(
+            List<PdfPage.Picture> pictures, PdfRow row, LineCollector lines, List<Figure> figures) {
+        float from = Float.NEGATIVE_INFINITY;
+        for (PdfPage.Picture picture : pictures) {
+            part(row, from, picture.x(), lines);
+            inline(picture, lines, figures);
+            from = picture.x();
+        }
+        part(row, from, Float.POSITIVE_INFINITY, lines);
+    }
+
+    private static void part(PdfRow row, float from, float to, LineCollector lines) {
+        List<PdfPage.Glyph> glyphs = between(row, from, to);
+        if (!glyphs.isEmpty()) {
+            lines.append(from < 0 ? "" : "   ", Set.of(), "");
+            new PdfRow(glyphs, row.y(), row.size(), false).write(lines);
+        }
     }
 
     private static void inline(PdfPage.Picture picture, LineCollector lines, List<Figure> figures) {

@@ -43,7 +43,7 @@ final class AnswerParser {
      * @param texts the options' plain texts in the same order
      */
     static Set<Integer> options(String said, List<String> labels, List<String> texts) {
-        String words = WORD_BEFORE.matcher(said).replaceFirst("");
+        String words = WORD_BEFORE.matcher(CircledSigns.plain(said)).replaceFirst("");
         Set<Integer> byText = byText(words, texts);
         if (!byText.isEmpty()) {
             return byText;

@@ -23,6 +23,12 @@ final class BareLetters {
     private static final Pattern CLOSE_TOGETHER = Pattern.compile(
             "\\d{1,3}[.)]?\\s+(A)\\s+[^\\s.?]+(?:\\s[^\\s.?]+){0,3}\\s+(B)\\s+[^\\s.?]+(?:\\s[^\\s.?]+){0,3}\\s+(C)\\s+[^\\s.?]+(?:\\s[^\\s.?]+){0,3}\\s+(D)\\s+[^\\s.?]+(?:\\s[^\\s.?]+){0,3}\\s*");
 
+    /** "A       B       C" and nothing else: letters over pictures. */
+    private static final Pattern LETTERS_ALONE = Pattern.compile(
+            "\\s*[(]?[Aa][).]?(?:\\s{2,}|\\t)\\s*[(]?[Bb][).]?(?:(?:\\s{2,}|\\t)\\s*[(]?[C-Fc-f][).]?){0,4}\\s*");
+
+    private static final Pattern WORD = Pattern.compile("\\S+");
+
     private static final Pattern PAIR =
             Pattern.compile("\\s*([ACEG])\\s+\\S.{0,80}?(?:\\s{2,}|\\t)\\s*([BDFH])\\s+\\S.{0,80}");
 
@@ -36,6 +42,57 @@ final class BareLetters {
         for (int i = 0; i < all.size(); i++) {
             run(all, i, 'A');
             run(all, i, 'a');
+            overPictures(all, i);
+            abovePictures(all, i);
+        }
+    }
+
+    /** "A" with a picture below it, "B" with the next: each alone on its line. */
+    private static void overPictures(List<Cues> all, int from) {
+        int count = 0;
+        while (from + 2 * count + 1 < all.size()
+                && isAlone(all.get(from + 2 * count), count)
+                && all.get(from + 2 * count + 1).is(Cues.Trait.FIGURE_ONLY)) {
+            count++;
+        }
+        alone(all, from, 2, count);
+    }
+
+    /** "A   B   C" on one line over as many pictures. */
+    private static void abovePictures(List<Cues> all, int from) {
+        int count = 0;
+        while (from + count < all.size()
+                && all.get(from + count).line() == all.get(from).line()
+                && isAlone(all.get(from + count), count)) {
+            count++;
+        }
+        int figures = 0;
+        while (from + count + figures < all.size()
+                && all.get(from + count + figures).is(Cues.Trait.FIGURE_ONLY)) {
+            figures++;
+        }
+        if (figures == count) {
+            alone(all, from, 1, count);
+        }
+    }
+
+    private static boolean isAlone(Cues cues, int place) {
+        return cues.text()
+                        .matches("[(\\[]?" + (char) ('A' + place) + "[).\\]]?|[(\\[]?" + (char) ('a' + place)
+                                + "[).\\]]?")
+                && cues.lead().isEmpty();
+    }
+
+    private static void alone(List<Cues> all, int from, int step, int count) {
+        for (int place = 0; place < count && count > 1; place++) {
+            Cues cues = all.get(from + place * step);
+            int begin = cues.piece().segment().from();
+            int end = cues.piece().segment().to();
+            String letter = cues.text().replaceAll("\\W", "");
+            all.set(
+                    from + place * step,
+                    cues.withLabels(
+                            List.of(new Label(Label.Kind.LETTER, place + 1, letter, "A over a picture", begin, end))));
         }
     }
 
@@ -77,6 +134,14 @@ final class BareLetters {
 
     /** Where on one line "A make    B do    C build" is cut; empty where no such letters stand far apart in a row. */
     static List<Integer> cuts(String text) {
+        Matcher alone = LETTERS_ALONE.matcher(text);
+        if (alone.matches()) {
+            return WORD.matcher(text)
+                    .results()
+                    .map(MatchResult::start)
+                    .filter(start -> start > 0)
+                    .toList();
+        }
         if (CLOSE_TOGETHER.matcher(text).matches()) {
             return closeTogether(text);
         }

@@ -89,6 +89,8 @@ record Cues(
         CAPTION,
         /** "OR" between a question and the one to be answered instead. */
         OR_LINE,
+        /** "OR" between two lettered parts: one of them is to be answered. */
+        ONE_WILL_DO,
         /** "Grammar" over "3 Choose the correct form." */
         PART_NAME,
         /** "TRUE  if the statement agrees …": it says when to write a word. */

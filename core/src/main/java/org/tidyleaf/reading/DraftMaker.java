@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.MatchResult;
 import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
@@ -340,11 +341,10 @@ final class DraftMaker {
                                 .pictures());
             }
         }
-        if (isOption(index)) {
-            Segment picture = piece.cues().piece().segment();
-            List<Draft.OptionDraft> options = open.orElseThrow().options;
-            options.get(options.size() - 1).segments.add(picture);
-            join(open.get(), index, piece);
+        Optional<Draft.OptionDraft> empty = emptyOption(index);
+        if (empty.isPresent()) {
+            empty.get().segments.add(piece.cues().piece().segment());
+            join(open.orElseThrow(), index, piece);
             return;
         }
         // Below all options of one question a picture stands above the next.
@@ -358,12 +358,24 @@ final class DraftMaker {
         }
     }
 
-    /** "A." and nothing else, the picture on the next line: it is the option. */
-    private boolean isOption(int index) {
-        boolean below = index > 0 && roles.get(index - 1).step().role() == Role.OPTION && open.isPresent();
+    /** "A." and nothing else, the picture on the next line: it is the option; below "A  B  C" each gets the next picture. */
+    private Optional<Draft.OptionDraft> emptyOption(int index) {
+        int above = index - 1;
+        while (above >= 0 && roles.get(above).step().role() == Role.FIGURE) {
+            above--;
+        }
+        boolean below = above >= 0 && roles.get(above).step().role() == Role.OPTION && open.isPresent();
         List<Draft.OptionDraft> options = below ? open.get().options : List.of();
-        return !options.isEmpty()
-                && prose.text(options.get(options.size() - 1).segments).isEmpty();
+        boolean inRow = options.size() > 1 && options.stream().allMatch(this::isPictureOrEmpty);
+        return options.stream()
+                .skip(inRow ? 0 : Math.max(0, options.size() - 1))
+                .filter(option -> prose.text(option.segments).isEmpty())
+                .findFirst();
+    }
+
+    private boolean isPictureOrEmpty(Draft.OptionDraft option) {
+        Prose text = prose.text(option.segments);
+        return text.isEmpty() || text.plain().isBlank() && !text.pictures().isEmpty();
     }
 
     private boolean stemFollows(int index) {

@@ -140,9 +140,9 @@ final class KeyListFinder {
             if (lead.isPresent() && !isOneOfMany(all, i)) {
                 KeyListReader reader = new KeyListReader(all);
                 Cues cues = all.get(i);
-                String whole = cues.line()
+                String whole = CircledSigns.plain(cues.line()
                         .text()
-                        .substring(lead.get().end(), cues.piece().segment().to());
+                        .substring(lead.get().end(), cues.piece().segment().to()));
                 int line = cues.line().number();
                 Matcher part = WHOLE_PART.matcher(whole);
                 boolean behind = part.find() && part.start() > 0;

@@ -187,8 +187,8 @@ final class KeyListReader {
         int before = items.size();
         tabbed(piece);
         wholePart(cues);
-        String text = withoutHead(
-                cues.line().text().substring(cues.piece().segment().from()).strip());
+        String text = withoutHead(CircledSigns.plain(
+                cues.line().text().substring(cues.piece().segment().from()).strip()));
         if (isBelowNumber(piece, text)) {
             return;
         }

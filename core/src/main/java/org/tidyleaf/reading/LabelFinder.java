@@ -70,8 +70,12 @@ final class LabelFinder {
                 .findFirst();
     }
 
-    /** The letter that begins at a place, and the small Roman numeral it may be as well; empty where there is neither. */
+    /** The letter that begins at a place, and the small Roman numeral it may be as well, or a sign with its circle. */
     static List<Label> lettersAt(String text, int at, int end) {
+        Optional<Label> circled = CircledSigns.at(text, at, end);
+        if (circled.isPresent()) {
+            return List.of(circled.get());
+        }
         if (!mayBeginLetter(text, at, end)) {
             return List.of();
         }
@@ -100,6 +104,10 @@ final class LabelFinder {
     /** All labels that begin exactly at a place of a line, the more telling ones first; empty where there is none. */
     static List<Label> find(String text, int at, int end) {
         List<Label> labels = new ArrayList<>();
+        Optional<Label> circled = CircledSigns.at(text, at, end);
+        if (circled.isPresent()) {
+            return List.of(circled.get());
+        }
         if (sign(BOX, Label.Kind.BOX, text, at, end, labels)) {
             // "[x]" is a ticked box and no letter.
             return labels;

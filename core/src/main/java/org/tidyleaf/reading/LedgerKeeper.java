@@ -69,6 +69,9 @@ final class LedgerKeeper {
         if (cues.announces(Announces.LABEL)) {
             return "label for the author";
         }
+        if (cues.is(Trait.ONE_WILL_DO)) {
+            return "says that one of the parts is to be answered";
+        }
         return cues.is(Trait.END_WORD) ? "notice to the candidate" : "belongs to no question";
     }
 }

@@ -4,11 +4,16 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 
-/** "OR" on a line of its own, and below it another question without a number, to be answered instead of the one above. */
+/**
+ * "OR" on a line of its own, and below it another question without a number, to be answered instead of the one above; "EITHER"
+ * and "OR" before parts with letters of their own only say that one of them will do.
+ */
 final class OrLines {
 
     private static final Pattern OR =
             Vocabulary.pattern("[(\\[\u2013\u2014*-]*\\s*" + Vocabulary.ALL.either("or") + "\\s*[)\\]\u2013\u2014*-]*");
+
+    private static final Pattern EITHER = Vocabulary.pattern(Vocabulary.ALL.either("either") + "\\s*:?");
 
     /** Longer words of any language. */
     private static final int LONGEST = 12;
@@ -29,8 +34,15 @@ final class OrLines {
                     && !below.is(Trait.HEADING);
             if (alone && instead) {
                 cues.traits().add(Trait.OR_LINE);
+            } else if (alone && below.has(Label.Kind.LETTER) || isEither(cues.text()) && below.has(Label.Kind.LETTER)) {
+                cues.traits().add(Trait.ONE_WILL_DO);
             }
         }
+    }
+
+    /** "EITHER" and nothing else. */
+    static boolean isEither(String text) {
+        return text.length() < LONGEST && EITHER.matcher(text.strip()).matches();
     }
 
     private static boolean isUpper(String text) {

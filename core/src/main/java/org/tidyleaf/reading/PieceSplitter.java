@@ -171,9 +171,15 @@ final class PieceSplitter {
         }
         byShape.values().removeIf(labels -> areOfGaps(text, labels));
         List<Integer> best = List.of();
+        boolean fromStart = false;
         for (List<Label> labels : byShape.values()) {
             List<Integer> cuts = run(text, labels, WrappedRun.of(source, line, labels));
-            best = cuts.size() > best.size() ? cuts : best;
+            // What the line begins with counts before what stands within it.
+            boolean begins = textBefore(text, labels.get(0).from()).isEmpty();
+            if (cuts.size() > best.size() || cuts.size() == best.size() && begins && !fromStart) {
+                best = cuts;
+                fromStart = begins;
+            }
         }
         if (best.isEmpty()) {
             best = numbers(text);

@@ -229,7 +229,7 @@ final class RoleScorer {
         double fit = furniture ? 0 : from.inQuestion() ? -LEANING : SLIGHT;
         fit += cues.is(Trait.FILL_IN) && !around.hasStemLabel(index) ? SURE : 0;
         fit += cues.is(Trait.RULE) || cues.is(Trait.WRITING_LINE) ? SURE : 0;
-        fit += cues.is(Trait.OFF_BODY) ? 2 * SURE : 0;
+        fit += cues.is(Trait.OFF_BODY) || cues.is(Trait.ONE_WILL_DO) ? 2 * SURE : 0;
         boolean ends = cues.is(Trait.END_WORD) && from.option() != Step.BEFORE_TITLE;
         fit += ends && cues.labels().isEmpty() ? CLEAR : 0;
         fit += cues.announces(Announces.LABEL) || cues.is(Trait.OPTIONS_ONLY) ? SURE : 0;

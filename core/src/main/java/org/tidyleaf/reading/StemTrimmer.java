@@ -88,7 +88,7 @@ final class StemTrimmer {
         }
         Segment behindRule = withoutBlanks(draft, rest);
         rest = behindRule.from() > rest.from() ? withoutPoints(draft, behindRule) : behindRule;
-        if (!source.text(rest).isBlank()) {
+        if (!source.text(rest).isBlank() && !OrLines.isEither(source.text(rest))) {
             filledGaps(draft, source.text(rest));
             draft.stem.add(rest);
         }
