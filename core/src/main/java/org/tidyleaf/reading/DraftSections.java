@@ -14,6 +14,8 @@ import org.tidyleaf.source.Segment;
 /** The sections of a test while its lines are gathered, and what the last of them says of its questions. One per reading. */
 final class DraftSections {
 
+    private static final Pattern DASH_AT_END = Pattern.compile("\\s[-\u2013\u2014]\\s*$");
+
     private static final Pattern LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
             + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
 
@@ -64,7 +66,8 @@ final class DraftSections {
         String behind = text.substring(found.to());
         boolean open = before.indexOf('(') < 0 && found.brackets(text);
         String rest = open && behind.startsWith(",") ? "(" + behind.substring(1).stripLeading() : behind;
-        return (rest.matches("[.,:;].*") ? before.stripTrailing() : before) + rest;
+        String kept = rest.isBlank() ? DASH_AT_END.matcher(before).replaceFirst("") : before;
+        return (rest.matches("[.,:;].*") ? kept.stripTrailing() : kept) + rest;
     }
 
     /** Whether labels of that shape count groups and the questions within them otherwise. */

@@ -281,7 +281,8 @@ final class HeadScorer {
         boolean only = heads.size() == 1
                 && linesAbove(all, heads.get(0)) <= Surroundings.LAST_TITLE_PLACE
                 && (!all.get(heads.get(0)).is(Trait.SECTION_WORD)
-                        || all.get(heads.get(0)).is(Trait.TEST_WORD))
+                        || all.get(heads.get(0)).is(Trait.TEST_WORD)
+                        || heads.get(0) == 0 && all.stream().skip(1).noneMatch(cues -> cues.is(Trait.SECTION_WORD)))
                 && !all.get(heads.get(0)).is(Trait.TYPE_HEAD)
                 && all.get(heads.get(0)).labels().isEmpty();
         if (only) {

@@ -16,7 +16,8 @@ import org.tidyleaf.source.Segment;
  */
 final class NumberedGaps {
 
-    private static final Pattern GAP = Pattern.compile("[(\\[]?(\\d{1,3})[)\\].]?\\s*(?=_{3,}|\\.{5,}|\u2026{2,})");
+    private static final Pattern GAP =
+            Pattern.compile("[(\\[]?(\\d{1,3})[)\\].]?\\s*(?=(?:[\u00a3$\u20ac]\\s?)?(?:_{3,}|\\.{5,}|\u2026{2,}))");
 
     /** Fewer lines in a row may be a text with gaps. */
     private static final int FEWEST = 3;

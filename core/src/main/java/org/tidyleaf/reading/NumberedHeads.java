@@ -218,7 +218,26 @@ final class NumberedHeads {
             }
             questions += asks ? 1 : 0;
         }
-        return heads.size() > 1 && questions * 2 <= outer.size() ? heads : List.of();
+        boolean several = heads.size() > 1 || heads.size() == 1 && isOverChoices(all, heads.get(0), inner);
+        return several && questions * 2 <= outer.size() ? heads : List.of();
+    }
+
+    /** "Exercise 1", and below it "1/" and "2/" with options each: that one is a head, whatever the others are. */
+    private static boolean isOverChoices(List<Cues> all, Seen head, Map<Integer, Seen> inner) {
+        int count = 0;
+        for (int i = head.piece() + 1; i + 1 < all.size(); i++) {
+            Seen seen = inner.get(i);
+            boolean next = seen != null && seen.label().ordinal() == count + 1;
+            boolean choices = next
+                    && all.get(i + 1).labels().stream()
+                            .anyMatch(label -> label.kind() == Label.Kind.BOX
+                                    || label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
+            if (next && !choices) {
+                return false;
+            }
+            count += next ? 1 : 0;
+        }
+        return count > 1;
     }
 
     private static boolean isOverList(List<Cues> all, int head, int to, Map<Integer, Seen> inner) {

@@ -1,9 +1,14 @@
 package org.tidyleaf.reading;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Cell;
 
-/** "Give two ways." and below it "1 ________" and "2 ________": room for several answers, and no questions. */
+/**
+ * "Give two ways." and below it "1 ________" and "2 ________": room for several answers, and no questions. In a table
+ * "3) ______" at the end of a row that begins with "3)" is room as well.
+ */
 final class NumberedRoom {
 
     private static final Pattern ROOM = Pattern.compile("\\d{1,2}\\s+[_.\u2026]{5,}\\s*");
@@ -14,6 +19,7 @@ final class NumberedRoom {
 
     /** Takes the numbers off such lines where questions have numbers of another kind. */
     static void unlabel(List<Cues> all) {
+        inRows(all);
         int from = 0;
         boolean numbered = false;
         while (from < all.size()) {
@@ -30,6 +36,27 @@ final class NumberedRoom {
                             .filter(label -> label.shape().length() > 1)
                             .isPresent();
             from = Math.max(to, from + 1);
+        }
+    }
+
+    private static void inRows(List<Cues> all) {
+        String number = "";
+        int row = -1;
+        for (int i = 0; i < all.size(); i++) {
+            Optional<Cell> cell = all.get(i).line().layout().cell();
+            if (cell.isPresent() && cell.get().column() == 0) {
+                number = all.get(i).text().replaceAll("\\W", "");
+                row = cell.get().row();
+            }
+            boolean again = cell.filter(here -> here.column() > 0).isPresent()
+                    && cell.get().row() == row
+                    && number.matches("\\d{1,3}")
+                    && all.get(i).text().matches("[(]?" + number + "[.)]?\\s*_{2,}\\s*");
+            if (again) {
+                all.get(i).traits().add(Cues.Trait.WRITING_LINE);
+                all.get(i).traits().remove(Cues.Trait.GAP);
+                all.set(i, all.get(i).withLabels(List.of()));
+            }
         }
     }
 

@@ -173,7 +173,10 @@ final class PartSplitter {
     private List<Draft> parts(Draft draft, int place, int[] before) {
         List<Draft> parts = new ArrayList<>();
         int end = firstPart(place, before);
-        List<Segment> lead = SharedLead.of(draft, place, roles, before, end);
+        List<Segment> lead = SharedLead.of(draft, place, roles, before, end).stream()
+                .filter(segment -> !isOnlyWorth(source.text(segment)))
+                .toList();
+        Optional<BigDecimal> each = PointsFinder.each(text(draft.stem)).map(PointsFinder.Found::points);
         Set<String> shared = SharedLead.figureIds(place, roles, before, end);
         draft.pictures.removeIf(picture -> shared.contains(picture.figure()));
         for (Draft.OptionDraft option : draft.options) {
@@ -188,6 +191,7 @@ final class PartSplitter {
             List<String> offered = draft.words.isEmpty() ? draft.bank : PartsMaker.words(draft.words);
             part.bank = named.isEmpty() ? offered : named;
             part.inSequence = true;
+            part.points = each;
             part.doubt = draft.doubt;
             part.feedback.addAll(option.feedback);
             boolean judged = JudgedBy.in(text(draft.stem)).isPresent();
@@ -213,6 +217,12 @@ final class PartSplitter {
         draft.ruledPoints.forEach((line, points) -> part(parts, draft, line).points = Optional.of(points));
         shareOut(draft.points, parts);
         return parts;
+    }
+
+    /** "1 point for each" and nothing to read. */
+    private static boolean isOnlyWorth(String text) {
+        return PointsFinder.each(text).isPresent()
+                && PointsFinder.withoutEach(text).codePoints().noneMatch(Character::isLetterOrDigit);
     }
 
     private Segment withoutBrackets(Segment segment) {

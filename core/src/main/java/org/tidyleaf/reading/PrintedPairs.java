@@ -72,7 +72,7 @@ final class PrintedPairs {
 
     private static Pattern judgementPattern(String pair, boolean letters) {
         String[] words = pair.split("\\|");
-        String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*[)\\]]?\\s*(?:/|\\||"
+        String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*[)\\]]?\\s*(?:/|\\||[-\u2013]|"
                 + Vocabulary.ALL.either("and") + ")?\\s*[(\\[]?\\s*" + BOX + words[1] + "\\s*[)\\]]?\\s*$";
         return letters ? Pattern.compile(regex) : Vocabulary.pattern(regex);
     }

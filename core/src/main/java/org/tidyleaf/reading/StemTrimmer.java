@@ -19,7 +19,7 @@ final class StemTrimmer {
 
     /** "… is the smallest?              3) _______": the number again, with room for the answer, far to the right. */
     private static final Pattern NUMBER_AGAIN =
-            Pattern.compile("(?:\\s{3}|\\t)[(]?(\\d{1,3})[.)]\\s{0,4}_{3,80}\\s{0,9}$");
+            Pattern.compile("(?:\\s|\\t)[(]?(\\d{1,3})[.)]\\s{0,4}_{3,80}\\s{0,9}$");
 
     /** A blank behind the end of the sentence, with the unit perhaps, is where the answer goes and no gap in it. */
     private static final Pattern BLANK_BEHIND =
