@@ -343,6 +343,7 @@ final class DraftMaker {
         }
         Optional<Draft.OptionDraft> empty = emptyOption(index);
         if (empty.isPresent()) {
+            empty.get().segments.clear();
             empty.get().segments.add(piece.cues().piece().segment());
             join(open.orElseThrow(), index, piece);
             return;

@@ -44,7 +44,7 @@ final class HottextMaker {
         if (!plain || !stem.pictures().isEmpty() || !draft.judgement.isEmpty()) {
             return Optional.empty();
         }
-        Hottext bare = new Hottext(particulars, List.of());
+        Hottext bare = onLinesOfTheirOwn(new Hottext(particulars, List.of()));
         if (!said.isEmpty() && ASKED.matcher(heading).matches()) {
             Hottext keyed = fromKey(bare, said);
             return keyed.isKeyed() && bare.words().size() >= SHORTEST_TEXT ? Optional.of(keyed) : Optional.empty();
@@ -57,6 +57,20 @@ final class HottextMaker {
             return Optional.empty();
         }
         return Optional.of(said.isEmpty() ? fromText(bare) : fromKey(bare, said));
+    }
+
+    /** What is asked, and below it the text, though one stood behind the other. */
+    private static Hottext onLinesOfTheirOwn(Hottext whole) {
+        String typed = whole.particulars().stem().typed();
+        boolean beside = typed.indexOf('\n') < 0 && !whole.instruction().plain().isBlank();
+        if (!beside) {
+            return whole;
+        }
+        Prose asked = whole.instruction();
+        Prose stem = asked.cut(0, asked.typed().stripTrailing().length())
+                .plus(List.of(new Inline.Break()))
+                .plus(whole.text().parts());
+        return new Hottext(whole.particulars().withStem(stem), List.of());
     }
 
     private static Hottext fromKey(Hottext bare, String said) {

@@ -31,7 +31,7 @@ final class LabelLines {
     /** A line of fields that stands but once may be part of anything. */
     private static final int AGAIN = 2;
 
-    /** Below so many answers, a field that is none is the author's own. */
+    /** Below so many answers or questions, a field that is none is the author's own. */
     private static final int BELOW_ANSWERS = 3;
 
     private LabelLines() {}
@@ -55,6 +55,48 @@ final class LabelLines {
             }
         }
         belowAnswers(all);
+        belowQuestions(all);
+    }
+
+    /** "CO: 2" and "BL: 4" right above the next number, question after question, each once for each of them. */
+    private static void belowQuestions(List<Cues> all) {
+        Map<String, List<Integer>> below = new HashMap<>();
+        for (int i = 1; i <= all.size(); i++) {
+            boolean over = i == all.size()
+                    || all.get(i).has(Label.Kind.NUMBER)
+                    || all.get(i).is(Cues.Trait.HEADING);
+            Map<String, Integer> group = new HashMap<>();
+            int at = i - 1;
+            while (over && at > 0 && isShortField(all.get(at)) && group.put(fieldName(all.get(at)), at) == null) {
+                at--;
+            }
+            group.forEach((name, place) ->
+                    below.computeIfAbsent(name, any -> new ArrayList<>()).add(place));
+        }
+        mark(all, below);
+    }
+
+    private static boolean isShortField(Cues cues) {
+        return isFree(cues)
+                && cues.line().layout().cell().isEmpty()
+                && !cues.is(Cues.Trait.ENDS_SENTENCE)
+                && !cues.is(Cues.Trait.GAP)
+                && !cues.is(Cues.Trait.WRITING_LINE)
+                && FIELD.matcher(cues.text()).matches();
+    }
+
+    private static String fieldName(Cues cues) {
+        Matcher field = FIELD.matcher(cues.text());
+        return field.matches() ? field.group(1).toLowerCase(Locale.ROOT) : "";
+    }
+
+    private static void mark(List<Cues> all, Map<String, List<Integer>> fields) {
+        for (List<Integer> places : fields.values()) {
+            for (int place : places.size() >= BELOW_ANSWERS ? places : List.<Integer>of()) {
+                int end = all.get(place).piece().segment().to();
+                all.set(place, all.get(place).withLead(new Cues.Lead(Cues.Announces.LABEL, end)));
+            }
+        }
     }
 
     /** "QUESTION 3" and below it "DRAG AND DROP": what stands there alone asks nothing. */
@@ -86,12 +128,7 @@ final class LabelLines {
                         .add(place);
             }
         }
-        for (List<Integer> places : below.values()) {
-            for (int place : places.size() >= BELOW_ANSWERS ? places : List.<Integer>of()) {
-                int end = all.get(place).piece().segment().to();
-                all.set(place, all.get(place).withLead(new Cues.Lead(Cues.Announces.LABEL, end)));
-            }
-        }
+        mark(all, below);
     }
 
     private static boolean isFree(Cues cues) {
