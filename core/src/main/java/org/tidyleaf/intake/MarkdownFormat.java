@@ -18,6 +18,10 @@ final class MarkdownFormat implements Format {
     private static final Pattern FORMULA =
             Pattern.compile("\\\\\\((.+?)\\\\\\)|\\$\\$(.+?)\\$\\$|\\$(?=\\S)([^$\\n]*?[\\\\^_=][^$\\n]*?)(?<=\\S)\\$");
 
+    private static final Pattern SUMMARY =
+            Pattern.compile("(?i)(?:<details[^>]{0,40}>\\s*)?<summary>([^<\\n]{1,80})</summary>\\s*");
+    private static final Pattern FOLD = Pattern.compile("(?i)</?details[^>]{0,40}>");
+
     private static final Pattern HEADING = Pattern.compile("(?m)^#{1,6} +\\p{L}");
 
     private static final Pattern BOLD =
@@ -46,7 +50,7 @@ final class MarkdownFormat implements Format {
 
     static Source read(String name, String text) throws IntakeException {
         var extensions = List.of(TablesExtension.create());
-        String markdown = protectedFormulas(text);
+        String markdown = protectedFormulas(unfolded(text));
         Node document = Parser.builder()
                 .extensions(extensions)
                 .includeSourceSpans(IncludeSourceSpans.BLOCKS)
@@ -61,6 +65,15 @@ final class MarkdownFormat implements Format {
                 .render(document);
         Source source = HtmlFormat.read(name, html);
         return new Source(name, "md", source.lines(), source.figures(), source.notes());
+    }
+
+    /** What folds out on a page, "Answer" and behind it what it is, stands there as "Answer: …". */
+    private static String unfolded(String text) {
+        String folded = SUMMARY.matcher(text).replaceAll(found -> {
+            String head = found.group(1).strip().replaceFirst("[.:]$", "");
+            return "\n\n" + Matcher.quoteReplacement(head) + ": ";
+        });
+        return FOLD.matcher(folded).replaceAll("\n\n");
     }
 
     /** Formulas pass through Markdown untouched; those between dollar signs get the delimiters of all others. */

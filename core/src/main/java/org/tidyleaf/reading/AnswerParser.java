@@ -25,7 +25,7 @@ final class AnswerParser {
 
     /** "B. 10", "B - so it is", "D (the finest)". */
     private static final Pattern LETTER_AND_TEXT = Pattern.compile(
-            "\\s*[(\\[]?([A-Za-z])(?:[).\\]:-]|\\s+[-\u2013\u2014:=](?=\\s)|\\s+(?=\\([^()]*\\)[.\\s]*$))\\s*(.+)");
+            "\\s*[(\\[]?([A-Za-z]|\\d{1,2}(?=[).\\]]\\s))(?:[).\\]:-]|\\s+[-\u2013\u2014:=](?=\\s)|\\s+(?=\\([^()]*\\)[.\\s]*$))\\s*(.+)");
 
     /** "B", "AC", "1, 3", "i, iii": what options are called, as an alternative of a pattern. */
     static final String OPTION_NAMES = "[A-H](?:\\s*,?\\s*[A-H]){0,6}|[1-9](?:\\s*,\\s*[1-9]){0,6}"

@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
 final class BareNumbers {
 
     private static final Pattern BARE =
-            Pattern.compile("(\\d{1,3})(?:\\s+(?=[\\p{Lu}\u00bf\u00a1\"\u201c_(])|\\s{2,}(?=\\p{Ll})|\\s*$)");
+            Pattern.compile("(\\d{1,3})(?:\\s+(?=[\\p{Lu}\u00bf\u00a1\"\u201c_(])|\\s{2,}(?=[\\p{Ll}\\d])|\\s*$)");
 
     /** A shorter run may be numbers of something else at the beginning of lines. */
     private static final int IN_EARNEST = 3;

@@ -50,9 +50,40 @@ final class ExerciseHeads {
                 }
             }
         }
-        series.values().stream()
-                .filter(heads -> heads.size() > 1 && count(heads) && direct(all, heads) && areOverLists(all, heads))
-                .forEach(heads -> heads.forEach(head -> mark(all, head)));
+        for (List<Seen> heads : series.values()) {
+            if (heads.size() < 2 || !count(heads) || !areOverLists(all, heads)) {
+                continue;
+            }
+            if (direct(all, heads)) {
+                heads.forEach(head -> mark(all, head));
+            } else if (ask(all, heads)) {
+                deepen(all, heads);
+            }
+        }
+    }
+
+    /** "<b>1. When …?</b>" over "1. in spring", "2. in autumn": the numbers below number its options. */
+    private static void deepen(List<Cues> all, List<Seen> heads) {
+        String shape = heads.get(0).label().shape();
+        for (int i = heads.get(0).piece() + 1; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            if (!cues.is(Trait.BOLD)
+                    && cues.labels().stream().anyMatch(label -> label.shape().equals(shape))) {
+                all.set(
+                        i,
+                        cues.withLabels(cues.labels().stream()
+                                .map(label -> label.shape().equals(shape) ? label.ofShape(shape + ">") : label)
+                                .toList()));
+            }
+        }
+    }
+
+    private static boolean ask(List<Cues> all, List<Seen> heads) {
+        long asking = heads.stream()
+                .filter(head -> all.get(head.piece()).is(Trait.QUESTION_MARK)
+                        || all.get(head.piece()).is(Trait.COLON))
+                .count();
+        return asking * 3 >= heads.size() * 2;
     }
 
     private static void mark(List<Cues> all, Seen head) {
@@ -123,15 +154,7 @@ final class ExerciseHeads {
 
     private static Cues worded(Cues cues, Label label) {
         List<Label> labels = new ArrayList<>(cues.labels());
-        labels.replaceAll(other -> other.equals(label)
-                ? new Label(
-                        label.kind(),
-                        label.ordinal(),
-                        label.printed(),
-                        SHAPE + label.shape(),
-                        label.from(),
-                        label.end())
-                : other);
+        labels.replaceAll(other -> other.equals(label) ? label.ofShape(SHAPE + label.shape()) : other);
         return cues.withLabels(labels);
     }
 }

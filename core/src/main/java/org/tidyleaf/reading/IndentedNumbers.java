@@ -65,10 +65,7 @@ final class IndentedNumbers {
 
     private static Cues deeper(Cues cues, Label label) {
         List<Label> labels = new ArrayList<>(cues.labels());
-        labels.replaceAll(other -> other.equals(label)
-                ? new Label(
-                        label.kind(), label.ordinal(), label.printed(), label.shape() + ">", label.from(), label.end())
-                : other);
+        labels.replaceAll(other -> other.equals(label) ? label.ofShape(label.shape() + ">") : other);
         return cues.withLabels(labels);
     }
 }

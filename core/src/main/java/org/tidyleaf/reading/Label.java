@@ -11,6 +11,11 @@ package org.tidyleaf.reading;
  */
 record Label(Kind kind, int ordinal, String printed, String shape, int from, int end) {
 
+    /** The same label as one of another series. */
+    Label ofShape(String other) {
+        return new Label(kind, ordinal, printed, other, from, end);
+    }
+
     enum Kind {
         NUMBER,
         LETTER,

@@ -23,6 +23,9 @@ final class MatchMaker {
     private static final Pattern BLANK_BEFORE =
             Pattern.compile("\\s*(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
 
+    /** An example among the pairs may have been taken out. */
+    private static final int MOST_MISSING = 2;
+
     private final ProseMaker prose;
 
     MatchMaker(ProseMaker prose) {
@@ -136,6 +139,15 @@ final class MatchMaker {
         return IntStream.range(0, size).boxed().toList();
     }
 
+    /** "3 days", "6 days", "12 days": numbers that do not follow one another are no labels. */
+    private static boolean count(List<String> labels) {
+        if (!labels.stream().allMatch(label -> label.matches("\\d{1,2}"))) {
+            return true;
+        }
+        List<Integer> numbers = labels.stream().map(Integer::parseInt).sorted().toList();
+        return numbers.isEmpty() || numbers.get(numbers.size() - 1) - numbers.get(0) < numbers.size() + MOST_MISSING;
+    }
+
     /** Labels count only where every entry of the side has one. */
     private Side side(List<Segment> segments) {
         List<String> labels = new ArrayList<>();
@@ -149,7 +161,7 @@ final class MatchMaker {
                 cut.add(new Segment(segment.line(), segment.from() + matcher.end(), segment.to()));
             }
         }
-        boolean all = cut.size() == segments.size() && new HashSet<>(labels).size() == labels.size();
+        boolean all = cut.size() == segments.size() && new HashSet<>(labels).size() == labels.size() && count(labels);
         List<Prose> texts = (all ? cut : segments)
                 .stream().map(segment -> prose.text(List.of(segment))).toList();
         return new Side(all ? labels : List.of(), texts, all ? blanks : List.of());
