@@ -285,6 +285,7 @@ final class BlockFinder {
                 && PairLines.isOne(all.get(end))
                 && !beginsAnew(end, from)
                 && !isHeadBelow(end, from)
+                && !(all.get(end).is(Trait.BOLD) && !all.get(from).is(Trait.BOLD) && lists.isLettered(end))
                 && (!tabbed || WIDE.matcher(all.get(end).text()).find())
                 && (numbered || number(end).isEmpty())
                 && !(throughout && number(end).isEmpty() && lists.isLettered(end))) {

@@ -76,6 +76,7 @@ final class CueFinder {
         NumberRuns.label(all);
         NumberRanges.label(all);
         NumberedRoom.unlabel(all);
+        LettersGoingOn.label(all);
         ExerciseHeads.label(all);
         WrappedWords.mark(all);
         AnswerLetters.mark(all);
@@ -87,6 +88,7 @@ final class CueFinder {
         LabelLines.mark(all);
         PageTops.mark(all);
         Verdicts.mark(all);
+        OptionRemarks.mark(all);
         JudgementLegends.mark(all);
         PassageTitles.mark(all);
         GroupHeads.mark(all);

@@ -463,6 +463,14 @@ final class DraftMaker {
                             .add(keys.announced(cues, piece.step()));
                     return;
                 }
+                Optional<Draft.OptionDraft> remarked = OptionRemarks.letter(cues)
+                        .flatMap(letter -> draft.options.stream()
+                                .filter(option -> option.label.equalsIgnoreCase(letter))
+                                .findFirst());
+                if (remarked.isPresent()) {
+                    remarked.get().feedback.add(keys.announced(cues, piece.step()));
+                    return;
+                }
                 boolean sameLine = !cues.piece().first();
                 boolean ofOption = !draft.options.isEmpty() && (sameLine || optionFollows(index));
                 (ofOption ? draft.options.get(draft.options.size() - 1).feedback : draft.feedback)

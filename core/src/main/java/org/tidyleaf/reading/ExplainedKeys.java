@@ -13,6 +13,10 @@ final class ExplainedKeys {
 
     private static final Pattern BETWEEN = Pattern.compile("[\\s.,;:\u2013\u2014-]*");
 
+    /** "B – A – D – C" names all of them. */
+    private static final Pattern ORDER =
+            Pattern.compile("\\s*\\w(?:\\s*[-\u2013\u2014>,;\u2192]+\\s*\\w){2,9}\\s*[.]?\\s*");
+
     /** Fewer words behind the option may be a slip of spelling in it. */
     private static final int FEWEST_WORDS = 3;
 
@@ -25,7 +29,9 @@ final class ExplainedKeys {
         }
         Draft.Announced line = draft.keys.get(0);
         int end = answerEnd(line.text(), labels, texts);
-        if (end < 0 || line.text().substring(end).split("\\s+").length < FEWEST_WORDS) {
+        if (end < 0
+                || ORDER.matcher(line.text()).matches()
+                || line.text().substring(end).split("\\s+").length < FEWEST_WORDS) {
             return;
         }
         Segment whole = line.segment();

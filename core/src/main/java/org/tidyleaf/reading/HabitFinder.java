@@ -336,6 +336,7 @@ final class HabitFinder {
             if (matcher.lookingAt()
                     && !chained.contains(i)
                     && all.get(i).is(Trait.SHORT)
+                    && !all.get(i).is(Trait.GAP)
                     && !Vocabulary.ALL.has("option", matcher.group(1))
                     && !isStatement(all.get(i), matcher.end())) {
                 seen.computeIfAbsent(matcher.group(1), w -> new TreeMap<>()).put(matcher.group(2), i);

@@ -83,9 +83,8 @@ final class RoleScorer {
         fit += cues.is(Trait.LONG) ? LEANING : 0;
         // Prose above the first number that tells nobody what to do is what the questions are about.
         boolean tale = index < around.firstChained()
-                && cues.is(Trait.LONG)
-                && cues.is(Trait.ENDS_SENTENCE)
-                && !cues.is(Trait.INSTRUCTION_WORD);
+                && (cues.is(Trait.LONG) && cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.INSTRUCTION_WORD)
+                        || around.isTale(index));
         fit += tale ? CLEAR : 0;
         // "Read the text." and below it a long line: there it is.
         boolean asked = !to.more()
@@ -125,6 +124,7 @@ final class RoleScorer {
         } else {
             fit += cues.spaceBefore() > 0 ? LEANING : -CLEAR;
             fit += cues.is(Trait.GAP) ? LEANING : 0;
+            fit += around.isUnnumberedTask(index) ? SURE : 0;
         }
         fit += cues.is(Trait.QUESTION_MARK) || cues.is(Trait.COLON) ? LEANING : 0;
         // Where questions are numbered, what stands above the first number is a preamble.

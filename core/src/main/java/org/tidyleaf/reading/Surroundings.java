@@ -1,9 +1,11 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
 
@@ -24,10 +26,16 @@ final class Surroundings {
     /** "Quiz" alone begins many titles. */
     private static final int SHORT_TOP = 6;
 
+    private static final Pattern TASK_WITH_ROOM = Pattern.compile(
+            ".*\\p{L}{2}[^_]*[.?:!](?:\\s*[A-H]?\\s*[_.\u2026]{4,})+\\s*\\p{L}{0,8}\\s*(?:[(\\[]\\d{1,2}[)\\]])?");
+
+    private static final int FEWEST_TASKS = 3;
+
     private final List<Cues> all;
     private final Habits habits;
     private final Set<Integer> loneHeads;
     private final Set<Integer> bareOptions;
+    private final Set<Integer> unnumberedTasks;
     private final int firstChained;
     private final boolean[] stemLabel;
     private final List<Optional<Label>> optionLabels = new ArrayList<>();
@@ -45,6 +53,7 @@ final class Surroundings {
         this.habits = habits;
         this.loneHeads = LoneHeads.find(all, habits);
         this.bareOptions = BareOptions.find(all, habits);
+        this.unnumberedTasks = unnumberedTasks(all, habits);
         int numbered = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
         this.firstChained = loneHeads.stream()
                 .mapToInt(i -> i)
@@ -103,6 +112,50 @@ final class Surroundings {
     /** How well a piece goes on in the middle of the sentence above, whatever that is. */
     double flow(int index) {
         return flow[index];
+    }
+
+    /** "Read the scale. ______ mm (2)" without a number, where nothing is numbered and others are like it. */
+    boolean isUnnumberedTask(int index) {
+        return unnumberedTasks.contains(index);
+    }
+
+    private static Set<Integer> unnumberedTasks(List<Cues> all, Habits habits) {
+        Set<Integer> tasks = new HashSet<>();
+        for (int i = 0; i < all.size() && !habits.numbersStems(); i++) {
+            Cues cues = all.get(i);
+            boolean task = cues.is(Trait.GAP)
+                    && cues.labels().isEmpty()
+                    && cues.lead().isEmpty()
+                    && !cues.is(Trait.FILL_IN)
+                    && cues.line().layout().cell().isEmpty()
+                    && TASK_WITH_ROOM.matcher(cues.text()).matches();
+            if (task) {
+                tasks.add(i);
+            }
+        }
+        return tasks.size() < FEWEST_TASKS ? Set.of() : tasks;
+    }
+
+    /** A paragraph of prose, with another right above or below it, that says nothing of a test. */
+    boolean isTale(int index) {
+        return isProse(index) && (isProse(index - 1) || isProse(index + 1));
+    }
+
+    private boolean isProse(int index) {
+        if (index < 0 || index >= all.size()) {
+            return false;
+        }
+        Cues cues = all.get(index);
+        return cues.text().length() > FULL_LINE
+                && cues.is(Trait.ENDS_SENTENCE)
+                && !cues.is(Trait.COLON)
+                && !cues.is(Trait.QUESTION_MARK)
+                && !cues.is(Trait.INSTRUCTION_WORD)
+                && !cues.is(Trait.GAP)
+                && cues.labels().isEmpty()
+                && cues.lead().isEmpty()
+                && cues.line().layout().cell().isEmpty()
+                && !Vocabulary.ALL.mentions(cues.words(), "points", "test_word", "each");
     }
 
     /** "… and reaches the halt at" breaks before its gap. */
