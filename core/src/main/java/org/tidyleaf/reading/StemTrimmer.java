@@ -267,11 +267,6 @@ final class StemTrimmer {
             return new Segment(
                     segment.line(), segment.from(), segment.from() + each.get().from());
         }
-        if (each.isPresent() && text.charAt(each.get().from()) == '(') {
-            // "Words (1 pt each) Match …": said between two sentences.
-            draft.points = Optional.of(each.get().points());
-            draft.pointsPerPair = true;
-        }
         Optional<BigDecimal> alone = draft.stem.isEmpty()
                 ? PointsFinder.only(text.strip())
                         .or(() -> barePoints ? PointsFinder.bare(text.strip()) : Optional.empty())
