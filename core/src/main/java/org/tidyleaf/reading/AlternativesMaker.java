@@ -33,7 +33,7 @@ final class AlternativesMaker {
     private static final Pattern CHOOSE = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("pick") + "\\b");
 
     private static final Pattern DASHED_BEHIND_COLON =
-            Pattern.compile("(?s)(.{5,}?:)\\s+([^:;?]{1,60}?(?:\\s+[\u2013\u2014/-]\\s+[^:;?]{1,60}?){2,5})\\s*");
+            Pattern.compile("(?s)(.{5,}?:)\\s+([^:;?]{1,60}?(?:(?:\\s+[\u2013\u2014/-]|,)\\s+[^:;?]{1,60}?){2,5})\\s*");
 
     private static final int LONGEST_WITH_CHOICE = 240;
 
@@ -95,10 +95,11 @@ final class AlternativesMaker {
         Matcher list = DASHED_BEHIND_COLON.matcher(typed);
         if (typed.length() > LONGEST_WITH_CHOICE
                 || !list.matches()
-                || !CHOOSE.matcher(said).find()) {
+                || !CHOOSE.matcher(said).find()
+                        && !CHOOSE.matcher(list.group(1)).find()) {
             return Optional.empty();
         }
-        List<String> words = split(list.group(2), "\\s+[\u2013\u2014/-]\\s+");
+        List<String> words = split(list.group(2).replaceAll("[.]\\s*$", ""), "\\s+[\u2013\u2014/-]\\s+|,\\s+");
         return words.size() < FEWEST_LISTED
                 ? Optional.empty()
                 : choice(particulars.withStem(particulars.stem().cut(0, list.end(1))), words, key, said);

@@ -37,7 +37,8 @@ final class HabitFinder {
     private static final Pattern ORDER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
 
     /** What a line of directions begins with. */
-    static final Pattern DIRECTIONS = Vocabulary.pattern(Vocabulary.ALL.either("directions") + "\\s*[:.]\\s+(?=\\S)");
+    static final Pattern DIRECTIONS =
+            Vocabulary.pattern(Vocabulary.ALL.either("directions") + "(?:\\s*\\([^()]{1,24}\\))?\\s*[:.]\\s+(?=\\S)");
 
     private static final Pattern HEADING =
             Pattern.compile("(\\p{Lu}[\\p{L}]{2,20})\\s+([A-Z]?\\d{1,2}|[IVX]{1,5}|[A-Z])(?:\\s*[.:)\u2013-]|\\s|$)");
@@ -335,7 +336,7 @@ final class HabitFinder {
             Matcher matcher = HEADING.matcher(all.get(i).text());
             if (matcher.lookingAt()
                     && !chained.contains(i)
-                    && all.get(i).is(Trait.SHORT)
+                    && (all.get(i).is(Trait.SHORT) || all.get(i).is(Trait.SECTION_WORD))
                     && !all.get(i).is(Trait.GAP)
                     && !Vocabulary.ALL.has("option", matcher.group(1))
                     && !isStatement(all.get(i), matcher.end())) {

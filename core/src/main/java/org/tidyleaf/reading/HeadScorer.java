@@ -27,6 +27,9 @@ final class HeadScorer {
     private static final Pattern SUBJECT =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("subject") + "\\s*:\\s*\\S.*");
 
+    private static final Pattern DIRECTIONS_FOR = Vocabulary.pattern(
+            Vocabulary.ALL.either("directions") + "\\s*\\([^()\\d]{0,14}\\d{1,3}\\s?[-\u2013]\\s?\\d{1,3}\\)");
+
     private final List<Cues> all;
     private final Habits habits;
     private final Surroundings around;
@@ -55,6 +58,12 @@ final class HeadScorer {
     /** "Instructions: … for questions 1-4" tells what to do and is nothing to read. */
     boolean isDirections(int index) {
         return directions.contains(index);
+    }
+
+    /** "Directions (Q. 1–3): Choose the word nearest in meaning." is to be shown with each of these. */
+    boolean isDirectionsForRange(int index) {
+        return isDirections(index)
+                && DIRECTIONS_FOR.matcher(all.get(index).text()).lookingAt();
     }
 
     double title(int index) {

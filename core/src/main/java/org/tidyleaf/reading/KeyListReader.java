@@ -486,10 +486,13 @@ final class KeyListReader {
                 && text.substring(number.end()).matches("(?s)\\p{L}{4,}.*");
     }
 
-    /** "15. 16 days", "2. 1, 3": bare numbers right behind the one with its sign are the answer. */
+    /** "15. 16 days", "2. 1, 3", "1. (2)": bare or bracketed numbers right behind the one with its sign are the answer. */
     private static boolean isAnswerOfNumberAbove(String text, int from, Matcher number, String sign) {
+        boolean bracketed = sign.equals(".")
+                && closing(number).equals(")")
+                && number.group().strip().startsWith("(");
         return !sign.isEmpty()
-                && closing(number).isEmpty()
+                && (closing(number).isEmpty() || bracketed)
                 && text.substring(from, number.start()).matches("[\\d\\s,;]*");
     }
 

@@ -20,8 +20,8 @@ final class MatchMaker {
     private static final Pattern SIDE_LABEL = Pattern.compile(
             "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:(?:[(\\[]?(\\d{1,2}(?:\\.\\d{1,2}(?=\\s))?|[A-Za-z]|[ivx]{2,4})(?:[.):\\]]\\s*(?:_{2,}\\s*)?|(?<=\\d\\.\\d{1,2})\\s+))|(\\d{1,2}|[A-Za-z])\\s+)");
 
-    private static final Pattern BLANK_BEFORE =
-            Pattern.compile("\\s*(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
+    private static final Pattern BLANK_BEFORE = Pattern.compile(
+            "\\s*(?:[-\u2013\u2014]\\s*)?(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
 
     /** An example among the pairs may have been taken out. */
     private static final int MOST_MISSING = 2;

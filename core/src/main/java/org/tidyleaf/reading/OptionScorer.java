@@ -117,6 +117,8 @@ final class OptionScorer {
         fit -= from.option() == 0 && index > 0 && around.isOnlyNumber(index - 1) ? SURE : 0;
         fit -= cues.is(Trait.GAP) || cues.is(Trait.CAPTION) ? SURE : 0;
         fit -= from.option() == 0 && cues.is(Trait.ENDS_SENTENCE) && asks(cues) ? CLEAR : 0;
+        // "How can it be done? Name two ways.": a question and what is to be said of it.
+        fit -= cues.text().indexOf('?') > 0 && cues.is(Trait.ENDS_SENTENCE) ? CLEAR : 0;
         boolean stemOpen = from.option() == 0
                 && before.filter(b -> b.is(Trait.ENDS_SENTENCE)).isEmpty();
         fit -= stemOpen && cues.is(Trait.STARTS_LOWER) && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;

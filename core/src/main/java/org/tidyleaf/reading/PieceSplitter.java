@@ -20,6 +20,7 @@ final class PieceSplitter {
     static final int CONVINCING_RUN = 3;
 
     private static final Pattern NUMBERED = Pattern.compile("(?<=^|\\s)[(]?(\\d)[).]\\s+(?=\\S)");
+    private static final Pattern FIRST_IN_BRACKETS = Pattern.compile("\\s*\\(1\\)");
     private static final Pattern FIRST_NUMBER = Pattern.compile("\\s*[(]?1[).]");
 
     /** "1. ____   2. ____   3. ____": room for the answers of what stands above. */
@@ -215,8 +216,11 @@ final class PieceSplitter {
         Matcher matcher = NUMBERED.matcher(text);
         while (matcher.find()) {
             boolean next = Integer.parseInt(matcher.group(1)) == starts.size() + 1;
-            boolean placed =
-                    starts.isEmpty() ? text.substring(0, matcher.start()).isBlank() : isWide(text, matcher.start());
+            boolean bracketed = text.charAt(matcher.start()) == '('
+                    && FIRST_IN_BRACKETS.matcher(text).lookingAt();
+            boolean placed = starts.isEmpty()
+                    ? text.substring(0, matcher.start()).isBlank()
+                    : bracketed || isWide(text, matcher.start());
             if (next && placed) {
                 starts.add(matcher.start());
             }

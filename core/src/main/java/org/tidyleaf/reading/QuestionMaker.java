@@ -39,6 +39,9 @@ final class QuestionMaker {
     private static final double GUESSED_TYPE = 0.4;
 
     private static final Pattern SEVERAL = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several") + "\\b");
+    /** "Tick (\u2713) all that apply." */
+    private static final Pattern SIGN_IN_BRACKETS = Pattern.compile("\\s*[(\\[][\u2713\u2714\u221axX][)\\]]");
+
     private static final Pattern EXPLAIN =
             Vocabulary.pattern("(?:.*[.:!]\\s+)?\u00bf?" + Vocabulary.ALL.either("explain") + "\\b.*");
 
@@ -309,7 +312,10 @@ final class QuestionMaker {
         }
         boolean several = key.chosen().size() > 1
                 || key.chosen().isEmpty()
-                        && SEVERAL.matcher(particulars.stem().plain()).find();
+                        && SEVERAL.matcher(SIGN_IN_BRACKETS
+                                        .matcher(particulars.stem().plain())
+                                        .replaceAll(""))
+                                .find();
         return several
                 ? new MultipleChoice(particulars, options, key.chosen())
                 : new SingleChoice(particulars, options, key.chosen());

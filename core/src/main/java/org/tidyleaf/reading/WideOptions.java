@@ -15,6 +15,9 @@ final class WideOptions {
     private static final String OPTION = WORD + "(?:\\s" + WORD + "){0,2}";
     private static final Pattern LINE = Pattern.compile(OPTION + "(?:(?:\\s{3,}|\\s?\\t\\s?)" + OPTION + "){2,5}");
     private static final Pattern BETWEEN = Pattern.compile("\\s{3,}|\\s?\\t\\s?");
+    /** "Write these in order, smallest first." */
+    private static final Pattern ORDER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
+
     private static final Pattern LABELLED = Pattern.compile(
             "[(\\[]?(?:[A-Za-z]|\\d{1,3})[.):\\]]?\\s.*|[*\u2022\u00b7\u2013-]\\s.*|\\*?[\u2022\u2610\u2611\u25a1\u25cb\u25ef].*");
 
@@ -24,7 +27,8 @@ final class WideOptions {
         for (int i = 1; i < source.lines().size(); i++) {
             Line line = source.lines().get(i);
             boolean gapBelow = i + 1 < source.lines().size()
-                    && ProseMaker.gapsIn(source.lines().get(i + 1).text()) > 0;
+                    && ProseMaker.gapsIn(source.lines().get(i + 1).text()) > 0
+                    && source.lines().get(i + 1).text().chars().anyMatch(Character::isLetter);
             if (isRow(line) && !gapBelow && asksToPick(source.lines().get(i - 1))) {
                 lines.add(line.number());
             }
@@ -42,7 +46,10 @@ final class WideOptions {
 
     /** Asked in the line above, with a question of its own; "Choose from these words." asks nothing. */
     private static boolean asksToPick(Line above) {
-        return above.text().indexOf('?') > 0 && Vocabulary.ALL.mentions(Words.of(above.text()), "pick", "mark_words");
+        Words words = Words.of(above.text());
+        return above.text().indexOf('?') > 0 && Vocabulary.ALL.mentions(words, "pick", "mark_words")
+                || Vocabulary.ALL.mentions(words, "order")
+                        && ORDER.matcher(above.text()).find();
     }
 
     /** One piece for each option, without the blanks between; empty where the line is no such row. */
