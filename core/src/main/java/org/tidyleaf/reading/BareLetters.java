@@ -27,6 +27,8 @@ final class BareLetters {
     private static final Pattern LETTERS_ALONE = Pattern.compile(
             "\\s*[(]?[Aa][).]?(?:\\s{2,}|\\t)\\s*[(]?[Bb][).]?(?:(?:\\s{2,}|\\t)\\s*[(]?[C-Fc-f][).]?){0,4}\\s*");
 
+    private static final Pattern LETTER_ALONE = Pattern.compile("^[(\\[]?([A-Za-z])[).\\]]?$");
+
     private static final Pattern WORD = Pattern.compile("\\S+");
 
     private static final Pattern PAIR =
@@ -77,10 +79,12 @@ final class BareLetters {
     }
 
     private static boolean isAlone(Cues cues, int place) {
-        return cues.text()
-                        .matches("[(\\[]?" + (char) ('A' + place) + "[).\\]]?|[(\\[]?" + (char) ('a' + place)
-                                + "[).\\]]?")
-                && cues.lead().isEmpty();
+        String text = cues.text();
+        if (text.isEmpty() || text.length() > "(A)".length() || cues.lead().isPresent()) {
+            return false;
+        }
+        String letter = LETTER_ALONE.matcher(text).replaceFirst("$1");
+        return letter.length() == 1 && Character.toUpperCase(letter.charAt(0)) == 'A' + place;
     }
 
     private static void alone(List<Cues> all, int from, int step, int count) {
