@@ -65,6 +65,7 @@ final class CueFinder {
         IndentedNumbers.label(all);
         BoxesBehind.label(all);
         BoxCells.label(all);
+        JudgedLines.label(all);
         BlankBoxes.label(all);
         ListedOptions.label(all);
         SlashedOptions.label(all);

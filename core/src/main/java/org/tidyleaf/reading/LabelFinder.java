@@ -35,8 +35,12 @@ final class LabelFinder {
     private static final Pattern NUMBER_WORD = Vocabulary.pattern(
             Vocabulary.ALL.either("question") + "\\s+(" + Vocabulary.ALL.either("numbers") + ")\\b[.:)]?(?:\\s+|$)");
     private static final Pattern ROMAN = Pattern.compile("(" + OPEN + ")?([ivx]{1,5}|[IVX]{1,5})([.)])(\\s+|$)");
-    private static final Pattern BOX = Pattern.compile(
-            "(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX*\u2713\u2714\u2022\u25cf]?\\s?]|\\(\\s{0,2}[xX*\u2713\u2714\u2022\u25cf]?\\s{0,2}\\))\\s*");
+    /** Squares and rings to tick, empty or ticked, inside of a pattern's brackets. */
+    static final String BOXES =
+            "\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751\u25fb\u25fd\u26aa\u2b1c\u2b55\u2b58";
+
+    private static final Pattern BOX = Pattern.compile("(?:[" + BOXES
+            + "]|\\[\\s?[xX*\u2713\u2714\u2022\u25cf]?\\s?]|\\(\\s{0,2}[xX*\u2713\u2714\u2022\u25cf]?\\s{0,2}\\))\\s*");
     private static final Pattern BULLET =
             Pattern.compile("(?:[\u2022\u2023\u25e6\u25aa\u25ab\u25cf\u2043\u00b7*]|[-\u2013\u2014oO](?=\\s))\\s+");
     private static final Pattern CODE = Pattern.compile(
@@ -47,6 +51,9 @@ final class LabelFinder {
 
     private static final Pattern DECIMAL =
             Pattern.compile("(\\d{1,2}\\.(\\d{1,2})(?:\\.\\d{1,2})?)[.):]?(?:\\s+(?=[\\p{L}(\u201c\"'_\u00bf])|\\s*$)");
+
+    private static final Pattern WORDED_DECIMAL = Vocabulary.pattern(
+            Vocabulary.ALL.either("question") + "\\s+(\\d{1,2}\\.(\\d{1,2}))\\s*(?:[.:)]|[-\u2013\u2014])?\\s+(?=\\S)");
 
     /** So many blanks are no space between two words. */
     private static final int WIDE = 3;
@@ -129,6 +136,9 @@ final class LabelFinder {
             code(text, at, end, labels);
         }
         decimal(text, at, end, labels);
+        if (letters && mayBeWorded(text, at, end)) {
+            wordedDecimal(text, at, end, labels);
+        }
         return labels;
     }
 
@@ -259,6 +269,16 @@ final class LabelFinder {
     private static void decimal(String text, int at, int end, List<Label> labels) {
         Matcher m = at(DECIMAL, text, at, end);
         if (m.lookingAt()) {
+            int ordinal = Integer.parseInt(m.group(2));
+            labels.add(new Label(Label.Kind.CODE, ordinal, m.group(1), DECIMAL_SHAPE, at, m.end()));
+        }
+    }
+
+    /** "Task 1.2 – …". */
+    private static void wordedDecimal(String text, int at, int end, List<Label> labels) {
+        Matcher m = at(WORDED_DECIMAL, text, at, end);
+        if (m.lookingAt()) {
+            labels.clear();
             int ordinal = Integer.parseInt(m.group(2));
             labels.add(new Label(Label.Kind.CODE, ordinal, m.group(1), DECIMAL_SHAPE, at, m.end()));
         }

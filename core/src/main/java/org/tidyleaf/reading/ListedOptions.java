@@ -69,6 +69,13 @@ final class ListedOptions {
         return pieces;
     }
 
+    /** "a. long; b. short; c. wide." all but the last end with a sign that only parts them. */
+    static boolean areParted(List<String> texts) {
+        return texts.size() > 1
+                && texts.subList(0, texts.size() - 1).stream()
+                        .allMatch(text -> text.strip().endsWith(";"));
+    }
+
     /** The label of the first option is the word; the others have an empty one that says their place. */
     static void label(List<Cues> all) {
         int ordinal = 0;

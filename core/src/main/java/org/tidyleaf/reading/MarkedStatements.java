@@ -18,6 +18,8 @@ final class MarkedStatements {
     private static final Pattern ROOM = Pattern.compile(
             "\\s*(?:[(\\[]\\s*(\\p{L}?)\\s*[)\\]]|_{1,}\\s*(\\p{L}?)\\s*_{1,})\\s*(?=\\p{Lu}|\\d|[\"\u201c])");
 
+    private static final Pattern NUMBER = Pattern.compile("\\s*[(]?(\\d{1,2})[.)]?\\s+(?=[\\p{Lu}\"\u201c])");
+
     private static final int FEWEST = 2;
 
     private MarkedStatements() {}
@@ -48,6 +50,37 @@ final class MarkedStatements {
         boolean keyed = key.stream().noneMatch(Set::isEmpty);
         List<Prose> columns = pair.get().stream().map(Prose::of).toList();
         return Optional.of(new Grid(particulars.withStem(prose.stem(lead)), columns, rows, keyed ? key : List.of()));
+    }
+
+    /** "True or false?" over "1 Bees dance. ___" and "2 Drones sting. ___": room behind each, and numbers of their own. */
+    static Optional<Grid> numbered(Draft draft, Particulars particulars, ProseMaker prose) {
+        int first = 0;
+        while (first < draft.stem.size() && !number(draft, prose, first).equals("1")) {
+            first++;
+        }
+        List<Segment> lead = draft.stem.subList(0, first);
+        Optional<List<String>> pair = JudgedBy.in(prose.text(lead).plain());
+        if (pair.isEmpty() || draft.stem.size() - first < FEWEST || !draft.options.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Prose> rows = new ArrayList<>();
+        for (int i = first; i < draft.stem.size(); i++) {
+            Segment whole = draft.stem.get(i);
+            boolean next = number(draft, prose, i).equals(String.valueOf(i - first + 1));
+            if (!next || !draft.writing.contains(whole.line())) {
+                return Optional.empty();
+            }
+            Matcher number = NUMBER.matcher(prose.raw(whole));
+            int from = number.lookingAt() ? whole.from() + number.end() : whole.from();
+            rows.add(prose.text(List.of(new Segment(whole.line(), from, whole.to()))));
+        }
+        List<Prose> columns = pair.get().stream().map(Prose::of).toList();
+        return Optional.of(new Grid(particulars.withStem(prose.stem(lead)), columns, rows, List.of()));
+    }
+
+    private static String number(Draft draft, ProseMaker prose, int line) {
+        Matcher number = NUMBER.matcher(prose.raw(draft.stem.get(line)));
+        return number.lookingAt() ? number.group(1) : "";
     }
 
     private static Matcher room(Draft draft, ProseMaker prose, int line) {

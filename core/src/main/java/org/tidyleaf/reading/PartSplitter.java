@@ -17,8 +17,8 @@ import org.tidyleaf.source.Source;
  */
 final class PartSplitter {
 
-    private static final Pattern ASKS = Vocabulary.pattern(
-            ".*\\?\\s*|" + Vocabulary.ALL.either("explain") + "\\b.*|" + Vocabulary.ALL.either("number") + "\\b.*");
+    private static final Pattern ASKS =
+            Vocabulary.pattern(".*\\?\\s*|" + Vocabulary.ALL.either("explain", "number", "tell") + "\\b.*");
 
     /** "Write short notes on:" wants words about each of the lettered lines. */
     private static final Pattern NOTES = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("notes") + "\\b");
@@ -69,7 +69,9 @@ final class PartSplitter {
     private boolean hasParts(Draft draft) {
         boolean judgedLines = draft.options.size() > 1
                 && draft.options.stream().allMatch(option -> !option.signed && PrintedPairs.endsWithPair(text(option)));
-        if (judgedLines) {
+        if (judgedLines
+                || draft.options.size() > 1
+                        && draft.options.stream().allMatch(o -> pairBefore(o).isPresent())) {
             return true;
         }
         boolean boxed = draft.options.size() > 1
@@ -115,6 +117,12 @@ final class PartSplitter {
                 || room
                 || worked
                 || eachAsksInItsWay(draft);
+    }
+
+    /** "T   F" before the option on its line. */
+    private Optional<PrintedPairs.Before> pairBefore(Draft.OptionDraft option) {
+        Segment first = option.segments.get(0);
+        return PrintedPairs.before(source.line(first.line()), 0, first.to()).filter(pair -> pair.end() == first.from());
     }
 
     /** "(a) How far …? ____ km" above "(b) Say why." and a rule to write on: each asks, and most have room for an answer. */
@@ -192,6 +200,10 @@ final class PartSplitter {
             part.bank = named.isEmpty() ? offered : named;
             part.inSequence = true;
             part.points = each;
+            pairBefore(option).ifPresent(pair -> {
+                part.judgement = pair.words();
+                part.judgementMarked = pair.marked();
+            });
             part.doubt = draft.doubt;
             part.feedback.addAll(option.feedback);
             boolean judged = JudgedBy.in(text(draft.stem)).isPresent();

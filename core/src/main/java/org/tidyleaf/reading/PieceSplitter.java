@@ -27,8 +27,8 @@ final class PieceSplitter {
     private static final Pattern NUMBERED_ROOM =
             Pattern.compile("(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{3,}[\\s,;]*){3,40}");
 
-    private static final Pattern BOX = Pattern.compile(
-            "(?<=^|\\s)\\*?(?:[\u2610\u2611\u2612\u25a1\u25a2\u25cb\u25ef\u274f\u2751]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
+    private static final Pattern BOX = Pattern.compile("(?<=^|\\s)\\*?(?:[" + LabelFinder.BOXES
+            + "]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
     /** "1 (a)": before a part a number needs no sign of its own. */
     private static final Pattern NUMBER_OVER_PARTS = Pattern.compile("\\s*\\d{1,3}\\s+(?=[(\\[][aA][)\\]])");

@@ -20,7 +20,7 @@ final class PrintedPairs {
     static final int LONGEST_PAIR = 48;
 
     private static final String BOX =
-            "(?:(?:[\u2610\u2611\u25a1\u25cb\u25ef]|[(\\[]\\s{0,3}[xX\u2713\u2714]?\\s{0,3}[)\\]])\\s*)?";
+            "(?:(?:[" + LabelFinder.BOXES + "]|[(\\[]\\s{0,3}[xX\u2713\u2714]?\\s{0,3}[)\\]])\\s*)?";
     private static final Pattern NEVER = Pattern.compile("(?!)");
 
     private static final List<Judgement> JUDGEMENTS = Stream.concat(

@@ -159,8 +159,12 @@ final class QuestionMaker {
     }
 
     private Optional<Question> within(Draft draft, Particulars particulars, GatheredKey key) {
-        if (!isBare(draft) || draft.writingLines() > 0) {
+        if (!isBare(draft)) {
             return Optional.empty();
+        }
+        Optional<Grid> numbered = MarkedStatements.numbered(draft, particulars, prose);
+        if (numbered.isPresent() || draft.writingLines() > 0) {
+            return numbered.map(grid -> grid);
         }
         Optional<Grid> statements = MarkedStatements.find(draft, particulars, prose);
         if (statements.isPresent()) {
@@ -300,8 +304,15 @@ final class QuestionMaker {
 
     private Question choice(Draft draft, Particulars particulars, GatheredKey key) {
         List<Option> options = new ArrayList<>();
+        boolean listed = ListedOptions.areParted(draft.options.stream()
+                .map(option -> prose.text(option.segments).plain())
+                .toList());
         for (Draft.OptionDraft option : draft.options) {
-            options.add(new Option(option.label, prose.text(option.segments), Draft.join(option.feedback)));
+            Prose text = prose.text(option.segments);
+            Prose bare = listed && text.typed().endsWith(";")
+                    ? text.cut(0, text.typed().length() - 1)
+                    : text;
+            options.add(new Option(option.label, bare, Draft.join(option.feedback)));
         }
         Optional<Match> pairs = PairedOptions.find(particulars, options, key);
         if (pairs.isPresent()) {

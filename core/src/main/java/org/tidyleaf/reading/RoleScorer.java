@@ -85,7 +85,8 @@ final class RoleScorer {
         boolean tale = index < around.firstChained()
                 && (cues.is(Trait.LONG) && cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.INSTRUCTION_WORD)
                         || around.isTale(index));
-        fit += tale ? CLEAR : 0;
+        // What is long has had its due already.
+        fit += tale ? CLEAR + (cues.is(Trait.LONG) ? 0 : LEANING) : 0;
         // "Read the text." and below it a long line: there it is.
         boolean asked = !to.more()
                 && !from.inQuestion()

@@ -29,6 +29,12 @@ final class Surroundings {
     private static final Pattern TASK_WITH_ROOM = Pattern.compile(
             ".*\\p{L}{2}[^_]*[.?:!](?:\\s*[A-H]?\\s*[_.\u2026]{4,})+\\s*\\p{L}{0,8}\\s*(?:[(\\[]\\d{1,2}[)\\]])?");
 
+    private static final Pattern OF_TESTS = Vocabulary.pattern(
+            "\\b(?:" + Vocabulary.ALL.either("test_word") + "|\\d\\s?" + Vocabulary.ALL.either("points") + ")\\b");
+
+    private static final Pattern SEVERAL_SENTENCES =
+            Pattern.compile("(?s).{20,}\\p{Ll}[.!]\\s.{20,}\\p{Ll}[.!]\\s.{20,}");
+
     private static final int FEWEST_TASKS = 3;
 
     private final List<Cues> all;
@@ -136,9 +142,12 @@ final class Surroundings {
         return tasks.size() < FEWEST_TASKS ? Set.of() : tasks;
     }
 
-    /** A paragraph of prose, with another right above or below it, that says nothing of a test. */
+    /** A paragraph of several sentences, or with another right above or below it, that says nothing of a test. */
     boolean isTale(int index) {
-        return isProse(index) && (isProse(index - 1) || isProse(index + 1));
+        return isProse(index)
+                && (isProse(index - 1)
+                        || isProse(index + 1)
+                        || SEVERAL_SENTENCES.matcher(all.get(index).text()).find());
     }
 
     private boolean isProse(int index) {
@@ -155,7 +164,8 @@ final class Surroundings {
                 && cues.labels().isEmpty()
                 && cues.lead().isEmpty()
                 && cues.line().layout().cell().isEmpty()
-                && !Vocabulary.ALL.mentions(cues.words(), "points", "test_word", "each");
+                && PointsFinder.each(cues.text()).isEmpty()
+                && !OF_TESTS.matcher(cues.text()).find();
     }
 
     /** "… and reaches the halt at" breaks before its gap. */
