@@ -1,72 +1,52 @@
 package org.tidyleaf.reading;
 
+import java.text.Normalizer;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
-/** ①, ②, ⓐ, Ⓑ, ⑴, ⒜: numbers and letters that are one sign with their circle or brackets (Unicode's Enclosed Alphanumerics). */
+/**
+ * ①, ②, ⓐ, Ⓑ, ⑴, ⒜, ⒈: numbers and letters that are one sign with their circle, brackets or full stop. They are Unicode's
+ * block "Enclosed Alphanumerics"; what is inside of each is its compatibility decomposition (NFKC).
+ */
 final class CircledSigns {
 
     private static final char FIRST = '\u2460';
     private static final char LAST = '\u24e9';
 
-    private static final int TWENTY = 20;
-    private static final int ALPHABET = 26;
+    private static final Pattern INSIDE = Pattern.compile("([(]?)(\\d{1,2}|[A-Za-z])([).]?)");
 
     private CircledSigns() {}
-
-    /**
-     * One row of the block.
-     *
-     * @param first its sign for 1 or A
-     * @param count how many follow one another
-     * @param letter the letter of the first sign; 0 for numbers
-     */
-    private record Row(char first, int count, char letter) {
-
-        boolean has(char sign) {
-            return sign >= first && sign < first + count;
-        }
-    }
-
-    private static final Row[] ROWS = {
-        new Row('\u2460', TWENTY, (char) 0),
-        new Row('\u2474', TWENTY, (char) 0),
-        new Row('\u249c', ALPHABET, 'a'),
-        new Row('\u24b6', ALPHABET, 'A'),
-        new Row('\u24d0', ALPHABET, 'a'),
-    };
 
     /** The label that begins at a place of a text, if it is such a sign. */
     static Optional<Label> at(String text, int at, int end) {
         if (at >= end || !isOne(text.charAt(at))) {
             return Optional.empty();
         }
-        char sign = text.charAt(at);
+        Matcher inside = inside(text.charAt(at));
         int behind = at + 1;
         while (behind < end && Character.isWhitespace(text.charAt(behind))) {
             behind++;
         }
-        for (Row row : ROWS) {
-            if (row.has(sign)) {
-                int ordinal = sign - row.first() + 1;
-                Label.Kind kind = row.letter() == 0 ? Label.Kind.NUMBER : Label.Kind.LETTER;
-                return Optional.of(new Label(kind, ordinal, plain(sign), String.valueOf(row.first()), at, behind));
-            }
-        }
-        return Optional.empty();
+        String printed = inside.group(2);
+        boolean number = Character.isDigit(printed.charAt(0));
+        int ordinal = number ? Integer.parseInt(printed) : Character.toUpperCase(printed.charAt(0)) - 'A' + 1;
+        String series = number ? "9" : Character.isUpperCase(printed.charAt(0)) ? "A" : "a";
+        Label.Kind kind = number ? Label.Kind.NUMBER : Label.Kind.LETTER;
+        return Optional.of(new Label(
+                kind, ordinal, printed, "one sign " + inside.group(1) + series + inside.group(3), at, behind));
     }
 
     private static boolean isOne(char sign) {
         return sign >= FIRST && sign <= LAST;
     }
 
-    private static String plain(char sign) {
-        for (Row row : ROWS) {
-            if (row.has(sign)) {
-                int place = sign - row.first();
-                return row.letter() == 0 ? String.valueOf(place + 1) : String.valueOf((char) (row.letter() + place));
-            }
+    private static Matcher inside(char sign) {
+        Matcher inside = INSIDE.matcher(Normalizer.normalize(String.valueOf(sign), Normalizer.Form.NFKC));
+        if (!inside.matches()) {
+            throw new IllegalStateException("no number or letter in U+" + Integer.toHexString(sign));
         }
-        return String.valueOf(sign);
+        return inside;
     }
 
     /** A key's text with plain numbers and letters in place of such signs. */
@@ -75,7 +55,9 @@ final class CircledSigns {
             return text;
         }
         StringBuilder plain = new StringBuilder();
-        text.chars().forEach(sign -> plain.append(plain((char) sign)));
+        for (char sign : text.toCharArray()) {
+            plain.append(isOne(sign) ? inside(sign).group(2) : String.valueOf(sign));
+        }
         return plain.toString();
     }
 }

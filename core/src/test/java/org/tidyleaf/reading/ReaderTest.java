@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.NumericEntry;
 import org.tidyleaf.question.QuestionType;
@@ -286,5 +288,105 @@ class ReaderTest {
                 "Bee test\nName: ________  Score: ____ / 5\n1. Who dances? (2 points)\nA. workers *\nB. drones\n2. Who lays? (2 points)\nA. drones\nB. the queen *\n";
         assertThat(read(test).snags()).extracting(Snag::kind).containsExactly("points-total");
         assertThat(read(test.replace("/ 5", "/ 4")).snags()).isEmpty();
+    }
+
+    @Test
+    void feedbackForRightAndWrongAnswersGoesToTheOptions() {
+        Reading reading = read("""
+                1. Which bee has no sting?
+                A. the queen
+                B. the drone
+                Answer: B
+                Feedback if correct: Drones can't sting.
+                Feedback if incorrect: Queens and workers can.
+                2. Name the young of bees.
+                Answer: larva
+                Feedback for correct answers: The plural is larvae.
+                """);
+        assertThat(feedback(reading, 0)).containsExactly("Queens and workers can.", "Drones can't sting.");
+        assertThat(reading.questions()
+                        .get(0)
+                        .question()
+                        .particulars()
+                        .feedback()
+                        .plain())
+                .isEmpty();
+        assertThat(reading.questions()
+                        .get(1)
+                        .question()
+                        .particulars()
+                        .feedback()
+                        .plain())
+                .isEqualTo("The plural is larvae.");
+    }
+
+    @Test
+    void whatIsSaidOfSingleOptionsBelowTheAnswerIsTheirFeedback() {
+        Reading reading = read("""
+                1. Which of these is a hardwood?
+                A. pine
+                B. oak
+                C. spruce
+                Answer: B
+                A is wrong because pines bear cones.
+                Option C: incorrect, it has needles.
+                2. Which is a softwood?
+                A. larch
+                B. beech
+                C. ash
+                Answer: A
+                """);
+        assertThat(feedback(reading, 0))
+                .containsExactly("A is wrong because pines bear cones.", "", "Option C: incorrect, it has needles.");
+        assertThat(options(reading.questions().get(1).question())).containsExactly("larch", "beech", "ash");
+    }
+
+    /**
+     * Letters and numbers that are one sign with their circle, brackets or full stop: the block "Enclosed Alphanumerics" of the
+     * Unicode Standard. What each holds is its compatibility decomposition by Unicode Standard Annex #15.
+     */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "\u2460\u2461\u2462",
+                "\u2474\u2475\u2476",
+                "\u2488\u2489\u248a",
+                "\u249c\u249d\u249e",
+                "\u24b6\u24b7\u24b8",
+                "\u24d0\u24d1\u24d2"
+            })
+    void signsWithTheirCircleLetterOptionsAndNameThemInAKey(String signs) {
+        Reading reading = read(
+                "1. Who dances?\n%1$s drones\n%2$s workers\n%3$s queens\nAnswer: %2$s\n2. Who lays?\n%1$s drones\n%2$s workers\n%3$s queens\nAnswer: %3$s\n"
+                        .formatted(signs.charAt(0), signs.charAt(1), signs.charAt(2)));
+        assertThat(options(reading.questions().get(0).question())).containsExactly("drones", "workers", "queens");
+        assertThat(choice(reading, 0).key()).containsExactly(1);
+        assertThat(choice(reading, 1).key()).containsExactly(2);
+        assertThat(reading.snags()).isEmpty();
+    }
+
+    @Test
+    void speakersWhoTakeTurnsOfferNothing() {
+        Reading reading = read("""
+                1. Complete the dialogue.
+                A: Good morning. Can I help you?
+                B: I'd ________ a jar of honey.
+                A: That is ________ euros.
+                B: Thank you.
+                2. Who sells?
+                A) A does
+                B) B does
+                Answer: A
+                """);
+        assertThat(reading.questions().get(0).question().type()).isEqualTo(QuestionType.TEXT_ENTRY);
+        assertThat(reading.questions().get(0).question().particulars().stem().gapCount())
+                .isEqualTo(2);
+        assertThat(options(reading.questions().get(1).question())).containsExactly("A does", "B does");
+    }
+
+    private static List<String> feedback(Reading reading, int question) {
+        return choice(reading, question).options().stream()
+                .map(option -> option.feedback().plain())
+                .toList();
     }
 }
