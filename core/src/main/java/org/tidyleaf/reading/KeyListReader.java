@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -25,19 +24,6 @@ final class KeyListReader {
 
     private static final Pattern RUN =
             Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
-    private static final Pattern NUMBER = Pattern.compile(
-            "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
-                    + ")\\.?\\s?)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,]|$)|(?=(?-i:[A-Z]\\b)))\\s*",
-            Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
-
-    /** "Q4 5 (five)   Q5 egg": where numbers have their word before them, bare ones are answers. */
-    private static final Pattern WORDED_NUMBERS =
-            Vocabulary.pattern("(?:\\b" + Vocabulary.ALL.either("question") + "\\.?\\s?\\d{1,3}\\b.*?){3}");
-
-    /** "Q1: rule is rigid (2 each)": behind a number with its word a bare one says something else. */
-    private static final Pattern WORDED_NUMBER =
-            Vocabulary.pattern(Vocabulary.ALL.either("question") + "\\.?\\s?\\d{1,3}\\s*[:.)]\\s+\\p{L}");
-
     /** "1b 2a 3c": a number and a letter, nothing else. */
     private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
 
@@ -69,28 +55,13 @@ final class KeyListReader {
     private static final Pattern STEPS_OF_PART = Pattern.compile(
             "([IVX]{1,4}|[A-H])\\s*[.:)]\\s*(\\d{1,2}(?:\\s*[,;\u2013-]\\s*\\d{1,2}){2,}|[A-Za-z](?:\\s*[,;]\\s*[A-Za-z]){2,})[.]?");
 
-    /** "Exercise 3: 1 hive, 2 wax": what is numbered within the answer of one question. */
-    private static final Pattern INNER_NUMBERS = Vocabulary.pattern("(?:" + Vocabulary.ALL.either("question")
-            + ")\\.?\\s*[(]?\\d{1,3}[):.]*\\s+[(]?1[).:]?\\s+\\p{L}.*\\b2[).:]?\\s.*");
-
-    /** "2. 1-C, 2-A, 3-B": behind the number of the question the pairs that answer it. */
-    private static final Pattern PAIRS = Pattern.compile("(?<=[).:]\\s{0,3})1\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b"
-            + "(?:[,;]?\\s{1,2}\\d{1,2}\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b){1,40}");
-
-    private static final Pattern NUMBER_AT_END = Pattern.compile("(.*\\S)\\s{2,}(\\d{1,3})[.):]?\\s*");
-
     /** Shorter answers are whole, whatever stands below them. */
     private static final int UNFINISHED = 30;
-
-    /** A shorter line has room for what stands below it. */
-    private static final int FULL_LINE = 60;
 
     /** Fewer answers may be something else. */
     static final int SEVERAL = 3;
 
     private static final Pattern OF_PART = Pattern.compile("[(\\[]([a-h])[)\\]]\\s+(\\S.*)");
-    private static final Pattern OTHER_PART = Pattern.compile("\\s[(\\[][a-h][)\\]]\\s");
-
     private static final Pattern NUMBER_ALONE =
             Vocabulary.pattern("(\\d{1,3})\\s*[.):]\\s*" + Vocabulary.ALL.either("answer", "model") + "\\.?\\s*:\\s*");
 
@@ -106,8 +77,7 @@ final class KeyListReader {
     private int numberPiece;
     private String heading = "";
     private String waiting = "";
-    private String carried = "";
-    private int last;
+    private final NumberedAnswers numbers = new NumberedAnswers();
 
     KeyListReader(List<Cues> all) {
         this.all = all;
@@ -117,9 +87,9 @@ final class KeyListReader {
     void wrapped(int from) {
         List<KeyList.Item> kept = List.copyOf(items);
         for (int i = from; i < all.size() && !all.get(i).is(Cues.Trait.OFF_BODY); i++) {
-            Matcher number = NUMBER.matcher(all.get(i).text());
+            Matcher number = NumberedAnswers.NUMBER.matcher(all.get(i).text());
             boolean countsOn = number.lookingAt()
-                    && Integer.parseInt(number.group(1)) == last + 1
+                    && Integer.parseInt(number.group(1)) == numbers.last + 1
                     && all.get(i).spaceBefore() == 0;
             if (!countsOn) {
                 items.clear();
@@ -180,7 +150,7 @@ final class KeyListReader {
         Matcher ofPart = KeyListFinder.PART_HEADING.matcher(cues.text());
         if (cues.text().length() < LONGEST_HEADING && ofPart.matches()) {
             heading = ofPart.group(1);
-            last = 0;
+            numbers.last = 0;
             taken.add(piece);
             return;
         }
@@ -221,7 +191,7 @@ final class KeyListReader {
             taken.add(piece);
         } else if (cues.text().length() < LONGEST_HEADING) {
             heading = cues.text();
-            last = 0;
+            numbers.last = 0;
             taken.add(piece);
         }
     }
@@ -234,10 +204,11 @@ final class KeyListReader {
             taken.add(piece);
             return true;
         }
-        boolean answers = !waiting.isEmpty() && !NUMBER.matcher(text).lookingAt();
+        boolean answers =
+                !waiting.isEmpty() && !NumberedAnswers.NUMBER.matcher(text).lookingAt();
         if (answers) {
             add(waiting, text, all.get(piece).line().number());
-            last = Integer.parseInt(waiting);
+            numbers.last = Integer.parseInt(waiting);
             taken.add(piece);
         }
         waiting = "";
@@ -261,7 +232,7 @@ final class KeyListReader {
             return withoutTitle(text);
         }
         heading = head.group(1);
-        last = 0;
+        numbers.last = 0;
         return text.substring(head.end());
     }
 
@@ -276,7 +247,7 @@ final class KeyListReader {
             return text;
         }
         heading = title.group(1);
-        last = 0;
+        numbers.last = 0;
         return text.substring(title.end());
     }
 
@@ -324,7 +295,7 @@ final class KeyListReader {
             for (int i = 0; i < letters.length(); i++) {
                 add(String.valueOf(first + i), letters.substring(i, i + 1), line);
             }
-            last = end;
+            numbers.last = end;
         }
     }
 
@@ -357,7 +328,7 @@ final class KeyListReader {
     /** What one line says of one of several parts: numbers and their answers, or an answer to it as a whole. */
     void ofPart(String head, String text, int line) {
         heading = head;
-        last = 0;
+        numbers.last = 0;
         int before = items.size();
         compact(text, line);
         if (items.size() == before) {
@@ -370,7 +341,7 @@ final class KeyListReader {
 
     void compact(String text, int line) {
         String[] words = text.strip().split("\\s+|(?<=[,;])");
-        int above = last;
+        int above = numbers.last;
         List<KeyList.Item> found = new ArrayList<>();
         for (String word : words) {
             Matcher matcher = COMPACT.matcher(word.strip());
@@ -382,7 +353,7 @@ final class KeyListReader {
         }
         if (found.size() > 1) {
             items.addAll(found);
-            last = above;
+            numbers.last = above;
         }
     }
 
@@ -413,112 +384,9 @@ final class KeyListReader {
         return items.size() > 1;
     }
 
-    /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
-    void numbered(String whole, int line) {
-        // "4(c)(i) so" is said of part 4c.
-        String counted = carried.isEmpty() || NUMBER.matcher(whole).lookingAt() ? whole : carried + " " + whole;
-        carried = "";
-        String text = OTHER_PART.matcher(counted).find()
-                ? counted
-                : counted.replaceFirst("^(\\s*\\d{1,3})[(]([a-h])[)]\\s?(?=\\S)", "$1$2 ");
-        Matcher matcher = NUMBER.matcher(text);
-        String number = "";
-        String sign = "";
-        int from = -1;
-        boolean inner = INNER_NUMBERS.matcher(text).matches()
-                || WORDED_NUMBERS.matcher(text).find()
-                || WORDED_NUMBER.matcher(text).lookingAt();
-        List<MatchResult> pairs = PAIRS.matcher(text).results().toList();
-        while (matcher.find()) {
-            int value = Integer.parseInt(matcher.group(1));
-            int at = matcher.start(1);
-            if (from >= 0 && pairs.stream().anyMatch(run -> at >= run.start() && at < run.end())) {
-                continue;
-            }
-            boolean within =
-                    from >= 0 && inner && !Character.isLetter(matcher.group().charAt(0));
-            boolean next = within
-                    ? false
-                    : from < 0
-                            ? matcher.start() == 0
-                            : value == last + 1 && !isAnswerOfNumberAbove(text, from, matcher, sign)
-                                    || value == last && !matcher.group(2).isEmpty()
-                                    || value > last
-                                            && (value <= last + 3 && isBareBehindWord(text, matcher, sign)
-                                                    || isApartInList(text, matcher)
-                                                    || isApart(text, matcher)
-                                                    || value <= last + 3 && isFarAndAlike(text, matcher, sign)
-                                                    || isClosedAlike(text, matcher, sign));
-            if (next) {
-                if (from >= 0) {
-                    add(number, text.substring(from, matcher.start()), line);
-                }
-                sign = sign.isEmpty() ? closing(matcher) : sign;
-                number = matcher.group(1) + matcher.group(2);
-                from = matcher.end();
-                last = value;
-            }
-        }
-        if (from >= 0) {
-            add(number, withoutNumberAtEnd(text.substring(from), text.length() > FULL_LINE), line);
-        }
-    }
-
-    /** "… 10 swarms   11" fills its line, and "thin   12 B" goes on below: the last number waits for its answer. */
-    private String withoutNumberAtEnd(String answer, boolean fullLine) {
-        Matcher matcher = NUMBER_AT_END.matcher(answer);
-        boolean waits = fullLine && matcher.matches() && Integer.parseInt(matcher.group(2)) == last + 1;
-        carried = waits ? matcher.group(2) : "";
-        return waits ? matcher.group(1) : answer;
-    }
-
-    /** "2 b, 5 wax": behind a comma a larger number with a word behind it is one whose neighbours have no answer here. */
-    private static boolean isApartInList(String text, Matcher number) {
-        boolean behindComma = text.substring(0, number.start()).stripTrailing().matches("(?s).*[,;]");
-        return behindComma && text.substring(number.end()).matches("(?s)[^,;\\d]*\\p{L}.*");
-    }
-
-    /** "4 True 6 cluster": a bare number behind a word with a longer word behind it, so that it is no measure. */
-    private static boolean isBareBehindWord(String text, Matcher number, String sign) {
-        return sign.isEmpty()
-                && closing(number).isEmpty()
-                && text.substring(0, number.start()).matches("(?s).*\\p{L}\\s+")
-                && text.substring(number.end()).matches("(?s)\\p{L}{4,}.*");
-    }
-
-    /** "15. 16 days", "2. 1, 3", "1. (2)": bare or bracketed numbers right behind the one with its sign are the answer. */
-    private static boolean isAnswerOfNumberAbove(String text, int from, Matcher number, String sign) {
-        boolean bracketed = sign.equals(".")
-                && closing(number).equals(")")
-                && number.group().strip().startsWith("(");
-        return !sign.isEmpty()
-                && (closing(number).isEmpty() || bracketed)
-                && text.substring(from, number.start()).matches("[\\d\\s,;]*");
-    }
-
-    /** "2) comb 4) B": a bracket closes every number, and numbers without an answer are passed over. */
-    /** "6. wax   8. honey": what has no answer is left out. */
-    private static boolean isFarAndAlike(String text, Matcher number, String sign) {
-        return !sign.isEmpty()
-                && closing(number).equals(sign)
-                && text.substring(0, number.start()).matches("(?s).*\\S(?:\\s{2,}|\\t)");
-    }
-
-    private static boolean isClosedAlike(String text, Matcher number, String sign) {
-        return sign.equals(")")
-                && closing(number).equals(sign)
-                && !text.substring(0, number.start()).isBlank();
-    }
-
-    private static String closing(Matcher number) {
-        return number.group().strip().replaceAll(".*[\\p{L}\\d]", "");
-    }
-
-    /** "Q.4 queen   Q.8 21.6 kg": a worded number behind a wide space begins an answer, whatever numbers have none. */
-    private static boolean isApart(String text, Matcher number) {
-        String before = text.substring(0, number.start());
-        boolean worded = Character.isLetter(number.group().charAt(0));
-        return worded && before.matches("(?s).*(?:\\s{2}|[,;.]\\s?)");
+    /** The answers of a line with their numbers. */
+    void numbered(String text, int line) {
+        numbers.cut(text).forEach(answer -> add(answer.number(), answer.said(), line));
     }
 
     /** Takes the answers of a table; its pieces are taken where it has any. */
@@ -560,11 +428,11 @@ final class KeyListReader {
         if (!below
                 || text.isEmpty()
                 || !Character.isLetter(text.charAt(0))
-                || NUMBER.matcher(text).lookingAt()) {
+                || NumberedAnswers.NUMBER.matcher(text).lookingAt()) {
             return false;
         }
         KeyList.Item open = items.get(items.size() - 1);
-        boolean fullLine = all.get(piece - 1).line().text().length() > FULL_LINE
+        boolean fullLine = all.get(piece - 1).line().text().length() > NumberedAnswers.FULL_LINE
                 || all.get(piece - 1).is(Cues.Trait.FULL);
         // A name, or any noun in German, begins the next line as a sentence does; the end of one shows that it goes on.
         boolean ends = fullLine && text.matches(".*\\p{Ll}[.!]") && open.text().indexOf(' ') > 0;
@@ -587,7 +455,7 @@ final class KeyListReader {
         Matcher part = OF_PART.matcher(answer.strip());
         if (number.matches("\\d+")
                 && part.matches()
-                && !OTHER_PART.matcher(part.group(2)).find()) {
+                && !NumberedAnswers.OTHER_PART.matcher(part.group(2)).find()) {
             items.add(new KeyList.Item(heading, number + part.group(1), part.group(2), line));
             return;
         }
