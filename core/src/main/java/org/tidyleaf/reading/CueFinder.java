@@ -84,6 +84,7 @@ final class CueFinder {
         PairKeys.mark(all);
         PointsAlone.mark(all);
         FilledMarks.mark(all);
+        PlusSigns.mark(all);
         FarLetters.mark(all);
         OddSigns.mark(all);
         LabelLines.mark(all);

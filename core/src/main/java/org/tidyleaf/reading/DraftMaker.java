@@ -245,7 +245,9 @@ final class DraftMaker {
         }
         Optional<Label> label =
                 piece.step().more() ? Optional.empty() : stemLabel(cues).or(() -> headLabel(index));
-        int from = cues.contentStart(label);
+        boolean asks =
+                label.isEmpty() && !piece.step().more() && habits.headings().contains(index);
+        int from = asks ? DraftSections.labelEnd(cues) : cues.contentStart(label);
         if (label.isPresent() && habits.marginKey()) {
             Optional<MatchResult> margin = HabitFinder.marginKey(cues, label.get());
             from = margin.map(MatchResult::end).orElse(from);

@@ -80,10 +80,16 @@ final class DraftSections {
     /** "Exercise 3. Match the halves.": what the heading of a section asks, if it asks anything. */
     private static Optional<Segment> askedBy(Cues cues) {
         Segment whole = cues.piece().segment();
-        Matcher head = LABEL.matcher(cues.line().text()).region(whole.from(), whole.to());
-        int from = head.lookingAt() ? head.end() : whole.from();
+        int from = labelEnd(cues);
         boolean asks = cues.line().text().substring(from, whole.to()).strip().contains(" ");
         return asks ? Optional.of(new Segment(whole.line(), from, whole.to())) : Optional.empty();
+    }
+
+    /** Behind "Exercise 3." or "Part B:", in its line; the piece's beginning where it has no such label. */
+    static int labelEnd(Cues cues) {
+        Segment whole = cues.piece().segment();
+        Matcher head = LABEL.matcher(cues.line().text()).region(whole.from(), whole.to());
+        return head.lookingAt() ? head.end() : whole.from();
     }
 
     private static Optional<PointsFinder.Found> each(Cues cues) {

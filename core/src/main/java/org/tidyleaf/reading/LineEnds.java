@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Line;
@@ -46,6 +47,8 @@ final class LineEnds {
     /** "… is ______.    [nectar]": far behind a gap or a whole sentence, in brackets that no cue word stands in. */
     private static final Pattern GAP_WORD_FAR = Pattern.compile(
             "(?:_{3,}|\\.{5,}|\u2026|[.?!](?=\\s))[^_\\[]*?(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s*\\p{L}{2}[^\\[\\]]{0,40}])\\s*$");
+
+    private static final Pattern FAR = Pattern.compile("\\s{3,}|\\s?\\t");
 
     /** A longer line is no question with its key, and one made of nothing but dots would keep the patterns busy for minutes. */
     private static final int LONGEST_SEARCHED = 2000;
@@ -106,6 +109,16 @@ final class LineEnds {
     private static List<Integer> withPoints(String text, List<Integer> cuts) {
         if (!endsInBracket(text)) {
             return cuts;
+        }
+        Optional<PointsFinder.Found> worded = cuts.isEmpty()
+                ? Optional.empty()
+                : PointsFinder.beside(text).filter(points -> points.from() > cuts.get(cuts.size() - 1));
+        if (worded.isPresent()
+                && FAR.matcher(text.substring(worded.get().from())).lookingAt()) {
+            // "A. oak      B. ash      (1 mark)": what the question is worth.
+            List<Integer> all = new ArrayList<>(cuts);
+            all.add(worded.get().from());
+            return all;
         }
         Matcher sentence = POINTS_FAR_BEHIND_SENTENCE.matcher(text);
         Matcher points = sentence.lookingAt() ? sentence.reset() : POINTS_FAR.matcher(text);

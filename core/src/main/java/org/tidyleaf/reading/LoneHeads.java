@@ -10,7 +10,7 @@ import org.tidyleaf.reading.Cues.Trait;
 final class LoneHeads {
 
     private static final Pattern EXPLAINS =
-            Vocabulary.pattern("(?:.{0,12}[.)]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
+            Vocabulary.pattern("(?:.{0,12}[.):]\\s+)?" + Vocabulary.ALL.either("explain") + "\\b.*");
 
     private LoneHeads() {}
 

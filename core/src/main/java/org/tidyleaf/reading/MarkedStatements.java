@@ -16,7 +16,7 @@ import org.tidyleaf.source.Segment;
 final class MarkedStatements {
 
     private static final Pattern ROOM = Pattern.compile(
-            "\\s*(?:[(\\[]\\s*(\\p{L}?)\\s*[)\\]]|_{1,}\\s*(\\p{L}?)\\s*_{1,})\\s*(?=\\p{Lu}|\\d|[\"\u201c])");
+            "\\s*(?:[(\\[]\\s*(\\p{L}?)\\s*[)\\]]|_{1,}\\s*(\\p{L}?)\\s*_{1,}|\\.{3,}|\u2026+)\\s*(?=\\p{Lu}|\\d|[\"\u201c])");
 
     private static final Pattern NUMBER = Pattern.compile("\\s*[(]?(\\d{1,2})[.)]?\\s+(?=[\\p{Lu}\"\u201c])");
 

@@ -447,11 +447,7 @@ final class QuestionMaker {
 
     /** "His rule had brass ends. ___T___": the rule behind a whole sentence was for its judgement. */
     private static boolean isJudgedStatement(Particulars particulars, List<String> answers) {
-        List<Inline> parts = particulars.stem().parts();
-        boolean behind = parts.size() > 1
-                && parts.get(parts.size() - 1) instanceof Inline.Gap
-                && parts.get(parts.size() - 2).plain().strip().matches("(?s).*[.!]");
-        return behind
+        return isRoomBehindSentence(particulars)
                 && answers.size() == 1
                 && answers.get(0).length() <= 7
                 && AnswerParser.judgement(answers.get(0)).isPresent();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
@@ -44,7 +45,19 @@ final class TableEntryMaker {
             }
             filled.add(line);
         }
-        return new TableEntry(particulars, filled, GapParser.accepted(said, gaps));
+        return new TableEntry(particulars, filled, GapParser.accepted(withoutHeads(said, filled), gaps));
+    }
+
+    /** "Grinding \u2013 face shield; Lifting \u2013 gloves": the words of the row before its entry only say where it belongs. */
+    private static String withoutHeads(String said, List<List<Prose>> table) {
+        String bare = said;
+        for (List<Prose> row : table) {
+            String head = row.get(0).plain().strip();
+            if (row.get(0).gapCount() == 0 && head.length() > 1) {
+                bare = bare.replaceFirst("(?i)(?<![\\p{L}\\p{N}])" + Pattern.quote(head) + "\\s*[\u2013:=-]\\s+", "");
+            }
+        }
+        return bare;
     }
 
     /** Gaps count through the whole table. */
