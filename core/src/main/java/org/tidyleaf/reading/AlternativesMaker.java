@@ -92,11 +92,10 @@ final class AlternativesMaker {
     /** "Wax is for building:  combs – the roof – the door", where the heading says that one is to be chosen. */
     private static Optional<Question> dashedBehindColon(Particulars particulars, GatheredKey key, String said) {
         String typed = particulars.stem().typed();
-        Matcher list = DASHED_BEHIND_COLON.matcher(typed);
-        if (typed.length() > LONGEST_WITH_CHOICE
-                || !list.matches()
-                || !CHOOSE.matcher(said).find()
-                        && !CHOOSE.matcher(list.group(1)).find()) {
+        boolean asked = typed.length() <= LONGEST_WITH_CHOICE
+                && (CHOOSE.matcher(said).find() || CHOOSE.matcher(typed).find());
+        Matcher list = DASHED_BEHIND_COLON.matcher(asked ? typed : "");
+        if (!list.matches() || !CHOOSE.matcher(said + " " + list.group(1)).find()) {
             return Optional.empty();
         }
         List<String> words = split(list.group(2).replaceAll("[.]\\s*$", ""), "\\s+[\u2013\u2014/-]\\s+|,\\s+");

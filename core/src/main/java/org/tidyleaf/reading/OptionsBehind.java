@@ -15,10 +15,13 @@ final class OptionsBehind {
 
     private static final String WIDE = "(?:\\s{3,}|\\s?\\t\\s?)";
     private static final Pattern BETWEEN = Pattern.compile(WIDE);
-    private static final String WORD = "(?:[^\\s_?!:;,\u2026()\\[\\]\u2610\u25a1\u25cb]|(?<=\\d)[.,](?=\\d))+";
+    private static final String WORD = "(?:[^\\s_.?!:;,\u2026()\\[\\]\u2610\u25a1\u25cb]|(?<=\\d)[.,](?=\\d))+";
     private static final String OPTION = WORD + "(?:\\s" + WORD + "){0,3}";
     private static final Pattern ROW = Pattern.compile(
             ".*?\\p{L}{2}.*?[?:\u2026](?:\\s{2,}|\\t)\\s*(" + OPTION + "(?:" + WIDE + OPTION + "){1,5})\\s*");
+
+    /** A longer line holds no question with its options. */
+    private static final int LONGEST = 300;
 
     /** A line by itself may be anything. */
     private static final int FEWEST_LINES = 2;
@@ -43,6 +46,7 @@ final class OptionsBehind {
     private static boolean mayBe(Line line) {
         String text = line.text();
         return line.layout().cell().isEmpty()
+                && text.length() < LONGEST
                 && (text.indexOf('\t') > 0 || text.contains("   "))
                 && (text.indexOf('?') > 0 || text.indexOf(':') > 0 || text.indexOf('\u2026') > 0);
     }

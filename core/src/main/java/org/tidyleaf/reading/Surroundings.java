@@ -27,13 +27,15 @@ final class Surroundings {
     private static final int SHORT_TOP = 6;
 
     private static final Pattern TASK_WITH_ROOM = Pattern.compile(
-            ".*\\p{L}{2}[^_]*[.?:!](?:\\s*[A-H]?\\s*[_.\u2026]{4,})+\\s*\\p{L}{0,8}\\s*(?:[(\\[]\\d{1,2}[)\\]])?");
+            ".*\\p{L}{2}[^_]*[.?:!](?:\\s*[A-H]?\\s*[_.\u2026]{4,}+)+\\s*\\p{L}{0,8}\\s*(?:[(\\[]\\d{1,2}[)\\]])?");
 
     private static final Pattern OF_TESTS = Vocabulary.pattern(
             "\\b(?:" + Vocabulary.ALL.either("test_word") + "|\\d\\s?" + Vocabulary.ALL.either("points") + ")\\b");
 
-    private static final Pattern SEVERAL_SENTENCES =
-            Pattern.compile("(?s).{20,}\\p{Ll}[.!]\\s.{20,}\\p{Ll}[.!]\\s.{20,}");
+    private static final Pattern SENTENCE_END = Pattern.compile("\\p{Ll}[.!]\\s");
+
+    /** A line of nothing but dots would keep the pattern busy for minutes. */
+    private static final int LONGEST_TASK = 200;
 
     private static final int FEWEST_TASKS = 3;
 
@@ -134,6 +136,7 @@ final class Surroundings {
                     && cues.lead().isEmpty()
                     && !cues.is(Trait.FILL_IN)
                     && cues.line().layout().cell().isEmpty()
+                    && cues.text().length() < LONGEST_TASK
                     && TASK_WITH_ROOM.matcher(cues.text()).matches();
             if (task) {
                 tasks.add(i);
@@ -147,7 +150,12 @@ final class Surroundings {
         return isProse(index)
                 && (isProse(index - 1)
                         || isProse(index + 1)
-                        || SEVERAL_SENTENCES.matcher(all.get(index).text()).find());
+                        || SENTENCE_END
+                                        .matcher(all.get(index).text())
+                                        .results()
+                                        .limit(2)
+                                        .count()
+                                == 2);
     }
 
     private boolean isProse(int index) {
