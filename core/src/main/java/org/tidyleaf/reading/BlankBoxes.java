@@ -16,25 +16,18 @@ final class BlankBoxes {
     private BlankBoxes() {}
 
     static void label(List<Cues> all) {
-        int from = 0;
-        while (from < all.size()) {
-            int to = from;
-            boolean crossed = false;
-            while (to < all.size() && isOption(all.get(to))) {
-                Matcher rule = rule(all.get(to));
-                crossed |= rule.lookingAt() && rule.group(1) != null;
-                to++;
+        for (Runs.Run run : Runs.find(all, BlankBoxes::isOption, FEWEST - 1)) {
+            boolean crossed = run.in(all).stream().anyMatch(BlankBoxes::isCrossed);
+            boolean below = run.from() > 0 && all.get(run.from() - 1).has(Label.Kind.NUMBER);
+            if (below && (crossed || run.size() >= FEWEST)) {
+                run.in(all).replaceAll(BlankBoxes::boxed);
             }
-            boolean below = from > 0 && isNumbered(all.get(from - 1));
-            for (int i = from; i < to && to - from >= (crossed ? FEWEST - 1 : FEWEST) && below; i++) {
-                all.set(i, boxed(all.get(i)));
-            }
-            from = Math.max(to, from + 1);
         }
     }
 
-    private static boolean isNumbered(Cues cues) {
-        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
+    private static boolean isCrossed(Cues cues) {
+        Matcher rule = rule(cues);
+        return rule.lookingAt() && rule.group(1) != null;
     }
 
     /** Statements to judge end like sentences, lefts of pairs have numbers of their own. */

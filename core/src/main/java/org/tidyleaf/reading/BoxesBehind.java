@@ -21,17 +21,7 @@ final class BoxesBehind {
     private BoxesBehind() {}
 
     static void label(List<Cues> all) {
-        int from = 0;
-        while (from < all.size()) {
-            int to = from;
-            while (to < all.size() && isBoxed(all.get(to))) {
-                to++;
-            }
-            for (int i = from; i < to && to - from >= FEWEST; i++) {
-                all.set(i, option(all.get(i)));
-            }
-            from = Math.max(to, from + 1);
-        }
+        Runs.find(all, BoxesBehind::isBoxed, FEWEST).forEach(run -> run.in(all).replaceAll(BoxesBehind::option));
     }
 
     private static boolean isBoxed(Cues cues) {

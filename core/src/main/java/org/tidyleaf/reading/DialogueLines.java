@@ -1,6 +1,5 @@
 package org.tidyleaf.reading;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,19 +17,9 @@ final class DialogueLines {
 
     /** Takes the letters of speakers from among the labels. */
     static void unlabel(List<Cues> all) {
-        int from = 0;
-        while (from < all.size()) {
-            int to = from;
-            while (to < all.size() && speaker(all.get(to)).isPresent()) {
-                to++;
-            }
-            if (to - from >= FEWEST && returns(all.subList(from, to))) {
-                for (int i = from; i < to; i++) {
-                    all.set(i, withoutLetter(all.get(i)));
-                }
-            }
-            from = Math.max(to, from + 1);
-        }
+        Runs.find(all, cues -> speaker(cues).isPresent(), FEWEST).stream()
+                .filter(run -> returns(run.in(all)))
+                .forEach(run -> run.in(all).replaceAll(DialogueLines::withoutLetter));
     }
 
     private static Optional<Label> speaker(Cues cues) {
@@ -43,14 +32,11 @@ final class DialogueLines {
 
     /** Whether a letter comes again behind another: options never go back without a new question. */
     private static boolean returns(List<Cues> lines) {
-        List<Integer> spoken = new ArrayList<>();
-        boolean again = false;
-        for (Cues line : lines) {
-            int letter = speaker(line).orElseThrow().ordinal();
-            again |= spoken.contains(letter);
-            spoken.add(letter);
-        }
-        return again;
+        long speakers = lines.stream()
+                .map(line -> speaker(line).orElseThrow().ordinal())
+                .distinct()
+                .count();
+        return speakers < lines.size();
     }
 
     private static Cues withoutLetter(Cues cues) {

@@ -13,23 +13,14 @@ final class JudgedLines {
 
     /** Takes the pair before each of several such lines for a box to tick. */
     static void label(List<Cues> all) {
-        int from = 0;
-        while (from < all.size()) {
-            int to = from;
-            while (to < all.size() && pair(all.get(to)).isPresent()) {
-                to++;
-            }
-            for (int i = from; i < to && to - from >= FEWEST; i++) {
-                Cues cues = all.get(i);
-                int start = cues.piece().segment().from();
-                int end = pair(cues).orElseThrow().end();
-                all.set(
-                        i,
-                        cues.withLabels(
-                                List.of(new Label(Label.Kind.BOX, 0, "[ ]", Label.Kind.BOX.name(), start, end))));
-            }
-            from = Math.max(to, from + 1);
-        }
+        Runs.find(all, cues -> pair(cues).isPresent(), FEWEST)
+                .forEach(run -> run.in(all).replaceAll(JudgedLines::boxed));
+    }
+
+    private static Cues boxed(Cues cues) {
+        int start = cues.piece().segment().from();
+        int end = pair(cues).orElseThrow().end();
+        return cues.withLabels(List.of(new Label(Label.Kind.BOX, 0, "[ ]", Label.Kind.BOX.name(), start, end)));
     }
 
     private static Optional<PrintedPairs.Before> pair(Cues cues) {

@@ -30,9 +30,8 @@ final class MarkedStatements {
         while (first < draft.stem.size() && !room(draft, prose, first).lookingAt()) {
             first++;
         }
-        List<Segment> lead = draft.stem.subList(0, first);
-        Optional<List<String>> pair = JudgedBy.in(prose.text(lead).plain());
-        if (pair.isEmpty() || draft.stem.size() - first < FEWEST || !draft.options.isEmpty()) {
+        Optional<List<String>> pair = pair(draft, prose, first);
+        if (pair.isEmpty()) {
             return Optional.empty();
         }
         List<Prose> rows = new ArrayList<>();
@@ -48,8 +47,22 @@ final class MarkedStatements {
             key.add(said.get());
         }
         boolean keyed = key.stream().noneMatch(Set::isEmpty);
-        List<Prose> columns = pair.get().stream().map(Prose::of).toList();
-        return Optional.of(new Grid(particulars.withStem(prose.stem(lead)), columns, rows, keyed ? key : List.of()));
+        return Optional.of(
+                grid(particulars.withStem(lead(draft, prose, first)), pair.get(), rows, keyed ? key : List.of()));
+    }
+
+    /** By what the statements from a place on are judged, as the text above says; empty where there are none. */
+    private static Optional<List<String>> pair(Draft draft, ProseMaker prose, int first) {
+        boolean several = draft.stem.size() - first >= FEWEST && draft.options.isEmpty();
+        return several ? JudgedBy.in(prose.text(draft.stem.subList(0, first)).plain()) : Optional.empty();
+    }
+
+    private static Prose lead(Draft draft, ProseMaker prose, int first) {
+        return prose.stem(draft.stem.subList(0, first));
+    }
+
+    private static Grid grid(Particulars particulars, List<String> pair, List<Prose> rows, List<Set<Integer>> key) {
+        return new Grid(particulars, pair.stream().map(Prose::of).toList(), rows, key);
     }
 
     /** "True or false?" over "1 Bees dance. ___" and "2 Drones sting. ___": room behind each, and numbers of their own. */
@@ -58,9 +71,8 @@ final class MarkedStatements {
         while (first < draft.stem.size() && !number(draft, prose, first).equals("1")) {
             first++;
         }
-        List<Segment> lead = draft.stem.subList(0, first);
-        Optional<List<String>> pair = JudgedBy.in(prose.text(lead).plain());
-        if (pair.isEmpty() || draft.stem.size() - first < FEWEST || !draft.options.isEmpty()) {
+        Optional<List<String>> pair = pair(draft, prose, first);
+        if (pair.isEmpty()) {
             return Optional.empty();
         }
         List<Prose> rows = new ArrayList<>();
@@ -74,8 +86,7 @@ final class MarkedStatements {
             int from = number.lookingAt() ? whole.from() + number.end() : whole.from();
             rows.add(prose.text(List.of(new Segment(whole.line(), from, whole.to()))));
         }
-        List<Prose> columns = pair.get().stream().map(Prose::of).toList();
-        return Optional.of(new Grid(particulars.withStem(prose.stem(lead)), columns, rows, List.of()));
+        return Optional.of(grid(particulars.withStem(lead(draft, prose, first)), pair.get(), rows, List.of()));
     }
 
     private static String number(Draft draft, ProseMaker prose, int line) {

@@ -228,11 +228,7 @@ final class NumberedHeads {
         for (int i = head.piece() + 1; i + 1 < all.size(); i++) {
             Seen seen = inner.get(i);
             boolean next = seen != null && seen.label().ordinal() == count + 1;
-            boolean choices = next
-                    && all.get(i + 1).labels().stream()
-                            .anyMatch(label -> label.kind() == Label.Kind.BOX
-                                    || label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
-            if (next && !choices) {
+            if (next && !hasOptionsBelow(all, i)) {
                 return false;
             }
             count += next ? 1 : 0;
@@ -277,14 +273,17 @@ final class NumberedHeads {
                 || PointsFinder.bareBeside(text).isPresent();
     }
 
-    /** Whether a line has its own place to answer: a gap, a pair to judge by, or options right below it. */
-    private static boolean isAnswered(List<Cues> all, int piece) {
-        Cues cues = all.get(piece);
-        boolean options = piece + 1 < all.size()
+    private static boolean hasOptionsBelow(List<Cues> all, int piece) {
+        return piece + 1 < all.size()
                 && all.get(piece + 1).labels().stream()
                         .anyMatch(label -> label.kind() == Label.Kind.BOX
                                 || label.kind() == Label.Kind.LETTER && label.ordinal() == 1);
+    }
+
+    /** Whether a line has its own place to answer: a gap, a pair to judge by, or options right below it. */
+    private static boolean isAnswered(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
         boolean sentence = cues.is(Trait.ENDS_SENTENCE) && cues.words().size() > 2;
-        return options || sentence || cues.is(Trait.GAP) || PrintedPairs.endsWithPair(cues.text());
+        return hasOptionsBelow(all, piece) || sentence || cues.is(Trait.GAP) || PrintedPairs.endsWithPair(cues.text());
     }
 }

@@ -71,7 +71,8 @@ final class PartSplitter {
                 && draft.options.stream().allMatch(option -> !option.signed && PrintedPairs.endsWithPair(text(option)));
         if (judgedLines
                 || draft.options.size() > 1
-                        && draft.options.stream().allMatch(o -> pairBefore(o).isPresent())) {
+                        && draft.options.stream()
+                                .allMatch(option -> pairBefore(option).isPresent())) {
             return true;
         }
         boolean boxed = draft.options.size() > 1

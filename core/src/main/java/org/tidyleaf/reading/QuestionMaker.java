@@ -163,8 +163,11 @@ final class QuestionMaker {
             return Optional.empty();
         }
         Optional<Grid> numbered = MarkedStatements.numbered(draft, particulars, prose);
-        if (numbered.isPresent() || draft.writingLines() > 0) {
-            return numbered.map(grid -> grid);
+        if (numbered.isPresent()) {
+            return Optional.of(numbered.get());
+        }
+        if (draft.writingLines() > 0) {
+            return Optional.empty();
         }
         Optional<Grid> statements = MarkedStatements.find(draft, particulars, prose);
         if (statements.isPresent()) {

@@ -1,0 +1,45 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+
+/** Pieces right below one another that are alike. */
+final class Runs {
+
+    private Runs() {}
+
+    /**
+     * A run of pieces.
+     *
+     * @param from the place of the first
+     * @param to the place behind the last
+     */
+    record Run(int from, int to) {
+
+        int size() {
+            return to - from;
+        }
+
+        List<Cues> in(List<Cues> all) {
+            return all.subList(from, to);
+        }
+    }
+
+    /** All runs of so many pieces or more, from above. */
+    static List<Run> find(List<Cues> all, Predicate<Cues> alike, int fewest) {
+        List<Run> runs = new ArrayList<>();
+        int from = 0;
+        while (from < all.size()) {
+            int to = from;
+            while (to < all.size() && alike.test(all.get(to))) {
+                to++;
+            }
+            if (to - from >= fewest) {
+                runs.add(new Run(from, to));
+            }
+            from = Math.max(to, from + 1);
+        }
+        return runs;
+    }
+}
