@@ -42,13 +42,18 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
     record Item(String heading, String number, String text, int line) {
 
         Item {
-            number = number.replaceFirst("^0+(?=\\d)", "");
+            number = withoutZeros(number);
         }
 
         private Item withoutPoints() {
             Matcher matcher = POINTS_BEHIND.matcher(text);
             return matcher.matches() ? new Item(heading, number, matcher.group(1), line) : this;
         }
+    }
+
+    /** "007" in a pool is the question that its key calls "7", and the other way round. */
+    static String withoutZeros(String number) {
+        return number.replaceFirst("^0+(?=\\d)", "");
     }
 
     private static List<Item> withoutPoints(List<Item> items) {
@@ -65,7 +70,8 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
      *
      * @param heading that of the question's section; empty where it stands in none
      */
-    Optional<Item> find(String number, String heading) {
+    Optional<Item> find(String printed, String heading) {
+        String number = withoutZeros(printed);
         String wanted = plain(heading);
         List<Item> same =
                 items.stream().filter(item -> item.number().equals(number)).toList();

@@ -271,11 +271,11 @@ final class KeyListFinder {
             boolean counts = i != end && !inside.contains(i);
             for (Label label : counts ? all.get(i).labels() : List.<Label>of()) {
                 if (label.kind() == Label.Kind.NUMBER || label.shape().equals(LabelFinder.DECIMAL_SHAPE)) {
-                    numbers.add(label.printed());
+                    numbers.add(KeyList.withoutZeros(label.printed()));
                 }
             }
             if (counts && isNumberCell(all.get(i))) {
-                numbers.add(all.get(i).text().replaceAll("\\D", ""));
+                numbers.add(KeyList.withoutZeros(all.get(i).text().replaceAll("\\D", "")));
             }
         }
         return items.stream()
@@ -292,7 +292,7 @@ final class KeyListFinder {
             for (Label label :
                     inside.contains(i) ? List.<Label>of() : all.get(i).labels()) {
                 if (label.kind() == Label.Kind.NUMBER) {
-                    numbers.add(label.printed());
+                    numbers.add(KeyList.withoutZeros(label.printed()));
                 }
             }
         }
