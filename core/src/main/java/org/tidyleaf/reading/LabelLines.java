@@ -70,10 +70,22 @@ final class LabelLines {
             while (over && at > 0 && isShortField(all.get(at)) && group.put(fieldName(all.get(at)), at) == null) {
                 at--;
             }
-            group.forEach((name, place) ->
-                    below.computeIfAbsent(name, any -> new ArrayList<>()).add(place));
+            // "Given: 5 m" right below what is asked is a part of it.
+            boolean answered = !group.isEmpty() && isWhereQuestionsEnd(all.get(at));
+            (answered ? group : Map.<String, Integer>of())
+                    .forEach((name, place) -> below.computeIfAbsent(name, any -> new ArrayList<>())
+                            .add(place));
         }
         mark(all, below);
+    }
+
+    /** An option, an answer, or room for one. */
+    private static boolean isWhereQuestionsEnd(Cues cues) {
+        return cues.has(Label.Kind.LETTER)
+                || cues.has(Label.Kind.BOX)
+                || cues.lead().isPresent()
+                || cues.is(Cues.Trait.WRITING_LINE)
+                || cues.is(Cues.Trait.GAP);
     }
 
     private static boolean isShortField(Cues cues) {

@@ -17,6 +17,9 @@ final class OptionScorer {
     /** So many options may stand before the right one. */
     private static final int MOST_BELOW = 4;
 
+    /** "Given: 5 m", "Find: each part": what is known and what is wanted. */
+    private static final Pattern NAMED = Pattern.compile("\\p{L}[\\p{L} ]{1,14}:\\s");
+
     private static final Pattern TASK = Vocabulary.pattern(Vocabulary.ALL.either("explain", "number") + "\\b");
 
     private final List<Cues> all;
@@ -117,6 +120,7 @@ final class OptionScorer {
         fit -= from.option() == 0 && index > 0 && around.isOnlyNumber(index - 1) ? SURE : 0;
         fit -= cues.is(Trait.GAP) || cues.is(Trait.CAPTION) ? SURE : 0;
         fit -= from.option() == 0 && cues.is(Trait.ENDS_SENTENCE) && asks(cues) ? CLEAR : 0;
+        fit -= NAMED.matcher(cues.text()).lookingAt() ? CLEAR : 0;
         // "How can it be done? Name two ways.": a question and what is to be said of it.
         fit -= cues.text().indexOf('?') > 0 && cues.is(Trait.ENDS_SENTENCE) ? CLEAR : 0;
         boolean stemOpen = from.option() == 0
