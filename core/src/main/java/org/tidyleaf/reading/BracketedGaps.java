@@ -13,9 +13,7 @@ import org.tidyleaf.question.TextEntry;
 /** Answers printed in the sentence itself: "Wind is measured with an [anemometer]." */
 final class BracketedGaps {
 
-    /** Curly brackets behind a letter or a sign of mathematics belong to a formula. */
-    private static final Pattern BRACKETED =
-            Pattern.compile("\\[(?<square>[^\\[\\]]{0,40})]|(?<![\\w\\\\^}])\\{(?<curly>[^{}\\\\^_]{1,40})}");
+    private static final Pattern BRACKETED = Pattern.compile("\\[([^\\[\\]]{0,40})]");
 
     private BracketedGaps() {}
 
@@ -39,8 +37,10 @@ final class BracketedGaps {
         int at = 0;
         while (matcher.find()) {
             add(parts, text, at, matcher.start());
-            String said = matcher.group("square") == null ? matcher.group("curly") : matcher.group("square");
-            gaps.add(said.isBlank() ? List.of() : GapParser.accepted(said, 1).get(0));
+            gaps.add(
+                    matcher.group(1).isBlank()
+                            ? List.of()
+                            : GapParser.accepted(matcher.group(1), 1).get(0));
             parts.add(new Inline.Gap(gaps.size()));
             at = matcher.end();
         }

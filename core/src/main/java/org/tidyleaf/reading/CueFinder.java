@@ -229,10 +229,6 @@ final class CueFinder {
         Matcher decoration = TraitFinder.DECORATION.matcher(line.text()).region(begin, segment.to());
         int from = decoration.lookingAt() ? decoration.end() : begin;
         Matcher arrow = ARROW.matcher(line.text()).region(from, segment.to());
-        boolean equals = segment.from() > 0 && line.text().charAt(segment.from()) == '=';
-        if (equals) {
-            return Optional.of(new Lead(Announces.KEY, segment.from() + 1));
-        }
         if (arrow.lookingAt()) {
             return Optional.of(new Lead(Announces.KEY, arrow.end()));
         }

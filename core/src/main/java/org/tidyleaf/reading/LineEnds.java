@@ -14,9 +14,6 @@ final class LineEnds {
             + Vocabulary.ALL.either("answer", "model") + "\\.?\\s*[:=]|"
             + Vocabulary.ALL.either("answer_initial") + ":)\\s*\\S)");
 
-    /** "How many legs has a bee? = 6". */
-    private static final Pattern EQUALS_BEHIND = Pattern.compile("\\?\\s{0,9}(=\\s*[^=?_]{1,40})$");
-
     /** A line that announces what it says is of one piece. */
     private static final Pattern ANNOUNCED = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "model", "feedback", "hint", "label", "list") + "\\.?\\s*[:=(]");
@@ -138,10 +135,6 @@ final class LineEnds {
         String text = line.text();
         if (text.indexOf(':') < 0 && text.indexOf('=') < 0) {
             return cuts;
-        }
-        Matcher equals = EQUALS_BEHIND.matcher(text);
-        if (cuts.isEmpty() && text.length() <= LONGEST_SEARCHED && equals.find()) {
-            return List.of(equals.start(1));
         }
         Matcher answer = ANSWER_BEHIND.matcher(text);
         int last = cuts.isEmpty() ? 0 : cuts.get(cuts.size() - 1);
