@@ -366,6 +366,55 @@ class ReaderTest {
     }
 
     @Test
+    void zerosBeforeANumberSayNothingInATestOrItsKey() {
+        String test =
+                "%s1. Who dances?\nA. workers\nB. drones\n%s2. Who lays?\nA. drones\nB. queens\n%s3. Who guards?\nA. workers\nB. drones\n"
+                        + "Answers\n%s1 A\n%s2 B\n%s3 A\n";
+        for (List<String> zeros : List.of(List.of("00", ""), List.of("", "0"), List.of("0", "0"))) {
+            String asked = zeros.get(0);
+            String said = zeros.get(1);
+            Reading reading = read(test.formatted(asked, asked, asked, said, said, said));
+            assertThat(reading.questions()).hasSize(3);
+            assertThat(choice(reading, 0).key()).containsExactly(0);
+            assertThat(choice(reading, 1).key()).containsExactly(1);
+            assertThat(choice(reading, 2).key()).containsExactly(0);
+        }
+    }
+
+    @Test
+    void fieldsBelowOptionsAreTheAuthorsAndThoseBelowAQuestionItsOwn() {
+        Reading noted = read("""
+                1. Who dances?
+                A. workers *
+                B. drones
+                CO: 1
+                2. Who lays?
+                A. drones
+                B. queens *
+                CO: 2
+                3. Who guards?
+                A. workers *
+                B. drones
+                CO: 1
+                """);
+        assertThat(options(noted.questions().get(1).question())).containsExactly("drones", "queens");
+        assertThat(noted.questions().get(1).question().particulars().settings().labels())
+                .containsExactly("CO: 2");
+        Reading given = read("""
+                1. A board is cut in two.
+                Given: length 5 m
+                Find: each half
+                2. A rope is cut in three.
+                Given: length 9 m
+                Find: each third
+                3. A rod is cut in four.
+                Given: length 8 m
+                Find: each quarter
+                """);
+        assertThat(stems(given).get(1)).contains("length 9 m", "each third");
+    }
+
+    @Test
     void speakersWhoTakeTurnsOfferNothing() {
         Reading reading = read("""
                 1. Complete the dialogue.
