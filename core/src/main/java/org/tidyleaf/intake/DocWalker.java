@@ -13,8 +13,6 @@ import org.apache.poi.hwpf.usermodel.CharacterRun;
 import org.apache.poi.hwpf.usermodel.Paragraph;
 import org.apache.poi.hwpf.usermodel.Picture;
 import org.apache.poi.hwpf.usermodel.Range;
-import org.apache.poi.hwpf.usermodel.Table;
-import org.apache.poi.hwpf.usermodel.TableCell;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Figure;
@@ -55,36 +53,62 @@ final class DocWalker {
     void walk(Range story, Place place) {
         int i = 0;
         while (i < story.numParagraphs()) {
-            Paragraph paragraph = story.getParagraph(i);
-            if (paragraph.isInTable()) {
-                Table table = story.getTable(paragraph);
-                table(table, place);
-                i += Math.max(1, table.numParagraphs());
+            if (story.getParagraph(i).isInTable()) {
+                i = table(story, i, place);
             } else {
-                paragraph(paragraph, place, Optional.empty());
+                paragraph(story.getParagraph(i), place, Optional.empty());
                 i++;
             }
         }
     }
 
-    private void table(Table table, Place place) {
+    /**
+     * Walks the rows of a table by their marks, which are all that tells where cells end: the library's own tables fail where one
+     * begins right behind a page's end.
+     *
+     * @return the place behind the table
+     */
+    private int table(Range story, int first, Place place) {
         int number = tables++;
-        for (int row = 0; row < table.numRows(); row++) {
-            int columns = table.getRow(row).numCells();
-            for (int column = 0; column < columns; column++) {
-                TableCell cell = table.getRow(row).getCell(column);
-                for (int i = 0; i < cell.numParagraphs(); i++) {
-                    paragraph(cell.getParagraph(i), place, Optional.of(new Cell(number, row, column, columns)));
-                }
+        int row = 0;
+        int from = first;
+        int i = first;
+        while (i < story.numParagraphs() && story.getParagraph(i).isInTable()) {
+            if (story.getParagraph(i).isTableRowEnd() && story.getParagraph(i).getTableLevel() == 1) {
+                row(story, from, i, number, row++, place);
+                from = i + 1;
             }
+            i++;
         }
+        row(story, from, i, number, row, place);
+        return i;
+    }
+
+    private void row(Range story, int from, int to, int table, int row, Place place) {
+        int columns = 0;
+        for (int i = from; i < to; i++) {
+            columns += endsCell(story.getParagraph(i)) ? 1 : 0;
+        }
+        int column = 0;
+        for (int i = from; i < to; i++) {
+            Cell cell = new Cell(table, row, Math.min(column, Math.max(0, columns - 1)), Math.max(1, columns));
+            paragraph(story.getParagraph(i), place, Optional.of(cell));
+            column += endsCell(story.getParagraph(i)) ? 1 : 0;
+        }
+    }
+
+    /** Cells of tables within a cell end with the mark of a paragraph (MS-DOC 2.4.3). */
+    private static boolean endsCell(Paragraph paragraph) {
+        return paragraph.text().endsWith("\u0007") && paragraph.getTableLevel() == 1;
     }
 
     private void paragraph(Paragraph paragraph, Place place, Optional<Cell> cell) {
         int indent = Math.max(0, paragraph.getIndentFromLeft() + Math.min(0, paragraph.getFirstLineIndent()));
         boolean centered = paragraph.getJustification() == 1;
         String style = style(paragraph);
-        lines.label(label(paragraph));
+        // An empty header takes the look of whatever stands first in the text, its number too.
+        boolean empty = place != Place.BODY && paragraph.text().isBlank();
+        lines.label(empty ? "" : label(paragraph));
         fieldDepth = 0;
         boolean result = true;
         boolean objects = false;

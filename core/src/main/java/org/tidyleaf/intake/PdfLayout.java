@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.tidyleaf.source.Box;
 import org.tidyleaf.source.Cell;
@@ -140,7 +141,9 @@ final class PdfLayout {
         Set<PdfRow> edges = new HashSet<>(PdfMargins.edges(page, rows));
         float left = columnLeft(rows, 0);
         float[] limits = PdfColumns.limits(rows);
-        PdfParagraphs paragraphs = new PdfParagraphs(page, rows, usual.pitch(), usual.columns());
+        Predicate<PdfRow> running =
+                row -> edges.contains(row) && usual.running().contains(PdfMargins.placed(row));
+        PdfParagraphs paragraphs = new PdfParagraphs(page, rows, usual.pitch(), usual.columns(), running);
         for (int i = 0; i < rows.size(); i++) {
             PdfRow row = rows.get(i);
             left = row.newColumn() ? columnLeft(rows, i) : left;
@@ -173,7 +176,7 @@ final class PdfLayout {
                     tables.remove(table);
                 }
             }
-            boolean repeated = edges.contains(row) && usual.running().contains(PdfMargins.placed(row));
+            boolean repeated = running.test(row);
             if (!repeated) {
                 body = true;
                 numbers.below(true);
@@ -194,13 +197,14 @@ final class PdfLayout {
             } else {
                 writeAround(behindLabel, row, lines, figures);
             }
-            if (i + 1 < rows.size() && rows.get(i + 1).wraps(row, usual.pitch())) {
+            boolean wrapped = i + 1 < rows.size() && rows.get(i + 1).wraps(row, usual.pitch());
+            if (wrapped) {
                 lines.append(" ", Set.of(), "");
                 rows.get(i + 1).write(lines);
                 i++;
             }
             lines.box(row.box(page));
-            if (broken) {
+            if (broken && !wrapped) {
                 lines.append(parted || paragraphs.isCutWithin(i) ? "" : " ", Set.of(), "");
                 continue;
             }

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Emphasis;
 
@@ -64,6 +65,14 @@ final class PdfParagraphs {
             Pattern.compile("[(\\[][_.\u2026]*\\s*/?\\s*\\d{1,3}(?:[.,]\\d)?(?:\\s?\\p{L}{1,8}\\.?)?[)\\]]"
                     + "|[-\u2013\u2014]\\s+\\d{1,3}\\s?\\p{L}{1,8}\\.?");
 
+    /** "… Use the (4)" over "______ to loosen": a gap within the sentence. */
+    private static final Pattern GAP_GOES_ON = Pattern.compile("[_.\u2026]{3,}[,;]?\\s\\p{Ll}.*");
+
+    private static final Pattern BEFORE_GAP = Pattern.compile(".*(?:\\p{L}|,|[(\\[]\\d{1,2}[)\\]])");
+
+    /** A row to write on ends where it likes. */
+    private static final Pattern ROOM = Pattern.compile("[_.\u2026\\s]+");
+
     private static final Pattern DASH_AT_END = Pattern.compile(".*\\s[-\u2013\u2014]");
 
     /** What marks an option, alone. */
@@ -95,18 +104,25 @@ final class PdfParagraphs {
 
     private final List<PdfRow> rows;
     private final float[] edges;
+    private final boolean[] shows;
     private final double pitch;
     private final boolean numbered;
 
     /**
      * @param pitch the usual distance of two rows, in sizes of their face
      * @param columns whether any page of the document has two columns; on the last only one may be filled
+     * @param running whether a row is a running head, which may reach further than the text
      */
-    PdfParagraphs(PdfPage page, List<PdfRow> rows, double pitch, boolean columns) {
+    PdfParagraphs(PdfPage page, List<PdfRow> rows, double pitch, boolean columns, Predicate<PdfRow> running) {
         this.rows = rows;
         this.pitch = pitch;
         this.edges = new float[rows.size()];
         this.numbered = rows.stream().filter(PdfParagraphs::isLineNumbered).count() > 1;
+        this.shows = new boolean[rows.size()];
+        for (int i = 0; i < rows.size(); i++) {
+            shows[i] = !running.test(rows.get(i))
+                    && !ROOM.matcher(rows.get(i).plain()).matches();
+        }
         float margin = (float) rows.stream().mapToDouble(PdfRow::left).min().orElse(0);
         int from = 0;
         for (int i = 1; i <= rows.size(); i++) {
@@ -142,8 +158,9 @@ final class PdfParagraphs {
             PdfRow row = rows.get(i);
             float left = row.left();
             List<Float> rights = new ArrayList<>();
-            for (PdfRow other : rows.subList(from, to)) {
-                if (other.left() < row.right() && other.right() > row.left()) {
+            for (int j = from; j < to; j++) {
+                PdfRow other = rows.get(j);
+                if ((shows[j] || j == i) && other.left() < row.right() && other.right() > row.left()) {
                     rights.add(other.right());
                     left = Math.min(left, other.left());
                 }
@@ -209,6 +226,10 @@ final class PdfParagraphs {
         boolean dashed = DASH_AT_END.matcher(row.spaced()).matches();
         boolean range = RANGE.matcher(next.spaced()).matches() && Character.isLetter(last(row));
         if (range || WORTH.matcher((dashed ? "- " : "") + next.spaced()).matches() || isRangeCut(row, next)) {
+            return true;
+        }
+        if (BEFORE_GAP.matcher(text).matches()
+                && GAP_GOES_ON.matcher(next.spaced()).matches()) {
             return true;
         }
         boolean left = next.left() < row.left() - LEFT;

@@ -122,11 +122,18 @@ final class PdfRules {
     private static void blanks(PdfPage page, List<PdfPage.Glyph> glyphs, List<PdfPage.Mark> alone) {
         for (PdfPage.Mark rule : alone) {
             PdfPage.Glyph beside = null;
+            boolean borders = false;
             for (PdfPage.Glyph glyph : page.glyphs()) {
                 float below = rule.top() - glyph.y();
                 boolean level = below > -glyph.size() * 0.3f && below < glyph.size() * 0.5f;
                 boolean near = glyph.right() > rule.left() - 120 && glyph.x() < rule.right() + 120;
                 beside = level && near && !glyph.text().isBlank() ? glyph : beside;
+                float middle = glyph.x() + glyph.width() / 2;
+                borders |= beside == glyph && rule.left() <= middle && middle <= rule.right();
+            }
+            if (borders) {
+                // A rule below the whole heading, too far down to underline it.
+                continue;
             }
             long like = alone.stream()
                     .filter(other -> other != rule

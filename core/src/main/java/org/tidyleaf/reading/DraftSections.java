@@ -48,11 +48,18 @@ final class DraftSections {
         askedBy(cues).ifPresent(asked::add);
         Optional<PointsFinder.Found> each = each(cues);
         pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
-        String title = each.or(() -> PointsFinder.factorsAtEnd(cues.text()))
-                .map(found -> without(cues.text(), found))
-                .orElse(cues.text());
+        Segment whole = cues.piece().segment();
+        int told = RunInHeads.end(cues);
+        String head = cues.line().text().substring(whole.from(), told);
+        String title = each.filter(found -> found.to() <= head.length())
+                .or(() -> PointsFinder.factorsAtEnd(head))
+                .map(found -> without(head, found))
+                .orElse(head);
         sections.add(new Section(unstretched(title.strip()), Prose.EMPTY));
         said.add(cues.text());
+        if (told < whole.to()) {
+            tell(new Segment(whole.line(), told, whole.to()));
+        }
     }
 
     /** "Part   A.   Multiple   choice": a heading that fills its line, with no two words as near as words are. */
@@ -106,12 +113,16 @@ final class DraftSections {
         if (cues.is(Cues.Trait.INSTRUCTION_WORD)) {
             asked.add(cues.piece().segment());
         }
+        tell(cues.piece().segment());
+    }
+
+    private void tell(Segment instruction) {
         Section section = sections.remove(sections.size() - 1);
         List<Inline> parts = new ArrayList<>(section.instructions().parts());
         if (!parts.isEmpty()) {
             parts.add(new Inline.Break());
         }
-        parts.addAll(prose.text(List.of(cues.piece().segment())).parts());
+        parts.addAll(prose.text(List.of(instruction)).parts());
         sections.add(new Section(section.title(), new Prose(parts)));
     }
 

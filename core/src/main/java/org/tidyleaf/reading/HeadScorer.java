@@ -33,6 +33,7 @@ final class HeadScorer {
     private final List<Cues> all;
     private final Habits habits;
     private final Surroundings around;
+    private final int firstOfBody;
     private final int topHead;
     private final int typeHeads;
     private final Set<Integer> directions;
@@ -42,6 +43,8 @@ final class HeadScorer {
         this.all = all;
         this.habits = habits;
         this.around = around;
+        this.firstOfBody =
+                (int) all.stream().takeWhile(cues -> cues.is(Trait.OFF_BODY)).count();
         this.topHead = topHead(all);
         this.directions = IntStream.range(0, all.size())
                 .filter(i -> HabitFinder.DIRECTIONS.matcher(all.get(i).text()).lookingAt())
@@ -69,7 +72,7 @@ final class HeadScorer {
     double title(int index) {
         Cues cues = all.get(index);
         // A school's name may stand above the title, but hardly ever in bolder type.
-        double fit = cues.line().number() == 1 ? LEANING : -SLIGHT;
+        double fit = index == firstOfBody ? LEANING : -SLIGHT;
         fit += cues.is(Trait.HEADING) ? CLEAR : 0;
         fit += isStyledTitle(cues) ? SURE : 0;
         fit += cues.is(Trait.BOLD) ? LEANING : 0;

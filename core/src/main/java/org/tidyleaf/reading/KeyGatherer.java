@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -202,7 +203,26 @@ final class KeyGatherer {
     private Optional<KeyList.Item> find(Draft draft, String number) {
         String heading =
                 draft.section < 0 ? "" : all.sections().get(draft.section).title();
-        return list.find(number, heading).or(() -> ofPart(number, heading));
+        return list.find(number, heading).or(() -> ofPart(number, heading)).or(() -> ofNumerals(number, heading));
+    }
+
+    /** "4c(i)" and "4c(ii)" answer a question 4c that asks both. */
+    private Optional<KeyList.Item> ofNumerals(String number, String heading) {
+        List<KeyList.Item> said = Stream.of("i", "ii", "iii", "iv", "v", "vi")
+                .flatMap(numeral -> list
+                        .find(number + numeral, heading)
+                        .map(item -> new KeyList.Item(
+                                item.heading(), number, "(" + numeral + ") " + item.text(), item.line()))
+                        .stream())
+                .toList();
+        boolean lettered = number.matches(".*\\d[a-h]") && said.size() > 1;
+        return lettered
+                ? Optional.of(new KeyList.Item(
+                        said.get(0).heading(),
+                        number,
+                        String.join(" ", said.stream().map(KeyList.Item::text).toList()),
+                        said.get(0).line()))
+                : Optional.empty();
     }
 
     /** "5. (a) queenless (b) mate" holds the answers of 5a and 5b. */

@@ -18,12 +18,12 @@ final class KeyTables {
 
     private KeyTables() {}
 
-    /** A number as printed, with the letter of its part if it has one, what answers it, and that cell's line and column. */
+    /** A number with the letter and numeral of its part if it has them, what answers it, and that cell's line and column. */
     record Answer(String number, String said, int line, int column) {
 
         static Answer of(Filled number, Filled said) {
             return new Answer(
-                    number.text().replaceAll("[^\\da-h]", ""),
+                    KeyTableParts.plain(number.text()),
                     said.text(),
                     said.first().line().number(),
                     said.column());
@@ -31,7 +31,7 @@ final class KeyTables {
     }
 
     /** What stands in one cell, on one line or several. */
-    private record Filled(String text, Cues first) {
+    record Filled(String text, Cues first) {
 
         Filled with(Cues next) {
             return new Filled(text + " " + next.text(), first);
@@ -50,10 +50,11 @@ final class KeyTables {
             rows.computeIfAbsent(cell.row(), row -> new TreeMap<>())
                     .merge(cell.column(), new Filled(cues.text(), cues), (above, next) -> above.with(next.first()));
         }
-        boolean downwards = countDownwards(List.copyOf(rows.values()));
+        List<Map<Integer, Filled>> joined = KeyTableParts.joined(List.copyOf(rows.values()));
+        boolean downwards = countDownwards(joined);
         List<Answer> answers = new ArrayList<>();
         Map<Integer, Filled> above = Map.of();
-        for (Map<Integer, Filled> row : rows.values()) {
+        for (Map<Integer, Filled> row : joined) {
             if (goesOnOverleaf(row, answers)) {
                 continue;
             }
@@ -103,9 +104,10 @@ final class KeyTables {
         int last = 0;
         for (Map<Integer, Filled> row : rows) {
             boolean numbered = row.containsKey(column) && isNumber(row.get(column));
-            int number = numbered ? Integer.parseInt(row.get(column).text().replaceAll("\\D", "")) : 0;
+            String label = numbered ? KeyTableParts.plain(row.get(column).text()) : "0";
+            int number = Integer.parseInt(label.replaceAll("\\D", ""));
             // 17a, 17b: parts of one question.
-            boolean part = numbered && number == last && row.get(column).text().matches(".*\\d[a-h]\\W*");
+            boolean part = numbered && number == last && label.matches("\\d+[a-h][ivx]*");
             if (number <= last && !part) {
                 return false;
             }
@@ -135,6 +137,6 @@ final class KeyTables {
     }
 
     private static boolean isNumber(Filled cell) {
-        return cell.text().matches("[(]?\\d{1,3}[a-h]?[.):]?");
+        return KeyTableParts.isLabel(cell.text());
     }
 }

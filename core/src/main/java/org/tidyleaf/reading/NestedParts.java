@@ -132,6 +132,7 @@ final class NestedParts {
                         && (bare
                                 || shape.contains("i") && isFirstNumeral(all, parts)
                                 || hasRoom(all, parts, to)
+                                || haveNumerals(all, parts, to)
                                 || areAnswered(all, parts, to));
         boolean right = parts.size() > 1 && !isBelowLetter(all, from, parts.get(0), shape);
         return right && inEarnest ? parts : List.of();
@@ -173,6 +174,17 @@ final class NestedParts {
     private static boolean hasRoom(List<Cues> all, List<Integer> parts, int end) {
         return all.subList(parts.get(0), end).stream()
                 .anyMatch(cues -> cues.is(Cues.Trait.WRITING_LINE) || cues.is(Cues.Trait.GAP));
+    }
+
+    /** "(b) … (i) … [2] (ii) … [1]": numerals with points of their own below one of them. */
+    private static boolean haveNumerals(List<Cues> all, List<Integer> parts, int end) {
+        for (int i = 0; i < parts.size(); i++) {
+            int next = i + 1 < parts.size() ? parts.get(i + 1) : end;
+            if (havePoints(all, numeralsBelow(all, parts.get(i), next), next)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Several answers stand below them, where options have one. */

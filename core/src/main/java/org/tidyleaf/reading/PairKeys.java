@@ -25,6 +25,7 @@ final class PairKeys {
         boolean whole = before.is(Cues.Trait.ENDS_SENTENCE) && cues.text().startsWith("[");
         return before.line().number() == cues.line().number()
                 && cues.lead().isEmpty()
+                && !cues.is(Cues.Trait.POINTS_ONLY)
                 && (before.is(Cues.Trait.GAP) || whole)
                 && cues.text().strip().matches("[(\\[][^()\\[\\]]{1,44}[)\\]]");
     }

@@ -62,7 +62,11 @@ final class PairSides {
                 boolean number = cues.labels().stream()
                         .anyMatch(label -> label.kind() == Label.Kind.NUMBER
                                 || label.kind() == Label.Kind.ROMAN && !isSecondList(draft, cues));
-                int from = cues.margin().map(Cues.Margin::to).orElse(segment.from());
+                // "__C__ 1. gauge": what is written on the blank is the answer.
+                boolean blank = cues.line().text().startsWith("_", segment.from());
+                int from = blank
+                        ? segment.from()
+                        : cues.margin().map(Cues.Margin::to).orElse(segment.from());
                 (number ? left : right).add(new Segment(segment.line(), from, segment.to()));
                 equals = false;
             }

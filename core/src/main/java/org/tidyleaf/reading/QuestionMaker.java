@@ -65,7 +65,8 @@ final class QuestionMaker {
 
     private static final Pattern IN_BRACKETS = Pattern.compile("\\s*[(\\[]\\s*([^()\\[\\]]{1,90}?)\\s*[)\\]]\\s*");
 
-    private static final Pattern INITIAL_BEHIND = Pattern.compile("(.*\\w[.!])\\s+[(\\[]?(\\p{L})[)\\]]?\\s*");
+    private static final Pattern INITIAL_BEHIND =
+            Pattern.compile("(.*\\w[.!])\\s+(?:[(\\[]\\s*(\\p{L})\\s*[)\\]]|(\\p{L}))\\s*");
 
     private QuestionMaker(Source source, List<Section> sections, boolean mostKeyed) {
         this.source = source;
@@ -434,7 +435,8 @@ final class QuestionMaker {
         if (!behind.matches()) {
             return Optional.empty();
         }
-        return byInitial(behind.group(2), words)
+        String initial = behind.group(2) == null ? behind.group(3) : behind.group(2);
+        return byInitial(initial, words)
                 .map(chosen -> new TrueFalse(
                         particulars.withStem(Prose.of(behind.group(1))), judgementOptions(words), Set.of(chosen)));
     }

@@ -126,6 +126,7 @@ final class RoleScorer {
             fit += cues.spaceBefore() > 0 ? LEANING : -CLEAR;
             fit += cues.is(Trait.GAP) ? LEANING : 0;
             fit += around.isUnnumberedTask(index) ? SURE : 0;
+            fit -= around.isAboveWordsForGaps(index) ? CLEAR : 0;
         }
         fit += cues.is(Trait.QUESTION_MARK) || cues.is(Trait.COLON) ? LEANING : 0;
         // Where questions are numbered, what stands above the first number is a preamble.

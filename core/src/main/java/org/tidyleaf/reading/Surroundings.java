@@ -127,6 +127,22 @@ final class Surroundings {
         return unnumberedTasks.contains(index);
     }
 
+    /** "Fill each gap with a word from the box.", the box, and below it the text with the gaps, which is what is asked. */
+    boolean isAboveWordsForGaps(int index) {
+        Cues cues = all.get(index);
+        int below = index + 1;
+        while (below < all.size() && all.get(below).line().layout().cell().isPresent()) {
+            below++;
+        }
+        return below > index + 1
+                && below < all.size()
+                && cues.is(Trait.INSTRUCTION_WORD)
+                && !cues.is(Trait.GAP)
+                && cues.labels().isEmpty()
+                && cues.line().layout().cell().isEmpty()
+                && all.get(below).is(Trait.GAP);
+    }
+
     private static Set<Integer> unnumberedTasks(List<Cues> all, Habits habits) {
         Set<Integer> tasks = new HashSet<>();
         for (int i = 0; i < all.size() && !habits.numbersStems(); i++) {
