@@ -188,7 +188,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         document.begin(new PrintDocument.Look("", 0, true, 200))
                 .run(unnumbered ? "" : label(question, place), Set.of());
         Prose stem = particulars.stem();
-        int firstLine = question instanceof GapMatch ? stem.typed().indexOf('\n') : -1;
+        int firstLine = question instanceof GapMatch ? instructionEnd(stem) : -1;
         prose(firstLine < 0 ? stem : stem.cut(0, firstLine));
         if (isJudgedPart(question)) {
             List<Option> pair = ((ChoiceQuestion) question).options();
@@ -255,7 +255,13 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     /** A gapped text without an instruction of its own has its words above it, below what the section says. */
     private static boolean isBankFirst(Question question) {
         return question instanceof GapMatch gaps
-                && gaps.particulars().stem().typed().indexOf('\n') < 0;
+                && instructionEnd(gaps.particulars().stem()) < 0;
+    }
+
+    /** Where the line that says what to do with the words ends; -1 where the gaps begin with the first line. */
+    private static int instructionEnd(Prose stem) {
+        int end = stem.typed().indexOf('\n');
+        return end < 0 || stem.cut(0, end).gapCount() > 0 ? -1 : end;
     }
 
     private boolean isBankInPassage(GapMatch gaps) {
@@ -467,7 +473,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
             line(String.join("     ", gaps.words()), INDENT);
         }
         Prose stem = gaps.particulars().stem();
-        int firstLine = stem.typed().indexOf('\n');
+        int firstLine = instructionEnd(stem);
         if (firstLine >= 0) {
             document.begin(PrintDocument.Look.PLAIN);
             prose(stem.cut(firstLine + 1, Integer.MAX_VALUE));
