@@ -37,6 +37,9 @@ final class PdfColumns {
     /** A gap is so many times as high as the usual distance of rows. */
     private static final float APART = 1.4f;
 
+    /** In points: a last row on the left that is so much wider than all above it is none of the column's. */
+    private static final float WIDER = 40;
+
     /** "True", "False" and perhaps "(2 points)": no column has so few different words. */
     private static final int WORDS_OF_PAIR = 4;
 
@@ -245,10 +248,15 @@ final class PdfColumns {
         while (last >= 0 && firstBehind(within.get(last), block.gutter()) > indented) {
             last--;
         }
+        float widest = (float) within.subList(0, within.size() - 1).stream()
+                .mapToDouble(row -> lastBefore(row, block.gutter()))
+                .max()
+                .orElse(Float.MAX_VALUE);
         float pitch = pitch(within);
         for (int i = last + 1; i < within.size(); i++) {
             boolean gap = i > 0 && within.get(i).y() - within.get(i - 1).y() > APART * pitch;
-            if (gap || isBold(within.get(i))) {
+            boolean wider = i + 1 == within.size() && within.get(i).right() > widest + WIDER;
+            if (gap || wider || isBold(within.get(i))) {
                 return new Block(from + i, block.gutter());
             }
         }
@@ -262,6 +270,15 @@ final class PdfColumns {
                 .mapToDouble(PdfPage.Glyph::x)
                 .min()
                 .orElse(Float.MAX_VALUE);
+    }
+
+    /** Where what stands before the gutter ends. */
+    private static float lastBefore(PdfRow row, float gutter) {
+        return (float) row.glyphs().stream()
+                .filter(glyph -> glyph.x() < gutter && !glyph.text().isBlank())
+                .mapToDouble(PdfPage.Glyph::right)
+                .max()
+                .orElse(0);
     }
 
     private static boolean isBold(PdfRow row) {

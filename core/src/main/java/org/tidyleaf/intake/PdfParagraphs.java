@@ -54,9 +54,10 @@ final class PdfParagraphs {
     private static final float FIRST_LINE = 40;
     private static final float HANGING = 60;
 
-    private static final Pattern BEGINS = Pattern.compile(
-            "[(\\[]?(?:\\d{1,3}|\\p{L}|[ivxIVX]{1,5})\\s?[.):\\]\u2013-].*"
-                    + "|[\\p{So}\\p{Sm}\\p{Sk}\\p{Po}\\p{Pc}\\p{Pd}\\p{Ps}\u2022\\d#].*|[\\p{Lu}][\\p{L} .\u00b0]{0,24}[:=\\d#].*");
+    private static final Pattern BEGINS =
+            Pattern.compile("[(\\[]?(?:\\d{1,3}|\\p{L}|[ivxIVX]{1,5})\\s?[.):\\]\u2013-].*"
+                    + "|[\\p{So}\\p{Sm}\\p{Sk}\\p{Po}\\p{Pc}\\p{Pd}\\p{Ps}\u2022\\d#].*|[\\p{Lu}][\\p{L} .\u00b0]{0,24}[:=\\d#].*"
+                    + "|\\p{Lu}\\p{L}{2,11}\\s(?:[A-Z]|[IVX]{1,4})[.:)].*");
 
     private static final Pattern ENDS = Pattern.compile(".*[.?!:;\u2026_)\\]][\"'\u201d\u2019\u00bb]?");
 
@@ -105,6 +106,10 @@ final class PdfParagraphs {
     private final List<PdfRow> rows;
     private final float[] edges;
     private final boolean[] shows;
+
+    /** Whether a single row shows where the column ends. */
+    private final boolean[] alone;
+
     private final double pitch;
     private final boolean numbered;
 
@@ -119,6 +124,7 @@ final class PdfParagraphs {
         this.edges = new float[rows.size()];
         this.numbered = rows.stream().filter(PdfParagraphs::isLineNumbered).count() > 1;
         this.shows = new boolean[rows.size()];
+        this.alone = new boolean[rows.size()];
         for (int i = 0; i < rows.size(); i++) {
             shows[i] = !running.test(rows.get(i))
                     && !ROOM.matcher(rows.get(i).plain()).matches();
@@ -174,6 +180,7 @@ final class PdfParagraphs {
                 outside++;
             }
             float edge = rights.get(outside);
+            alone[i] = rights.size() > outside + 1 && edge - rights.get(outside + 1) > SAME_EDGE;
             float room = (left < right ? right : end) - left;
             edges[i] = edge - left >= FILLED * room ? edge : Float.MAX_VALUE;
         }
@@ -189,15 +196,29 @@ final class PdfParagraphs {
         boolean below = next.y() > row.y()
                 && (next.y() - row.y()) / row.size() < pitch * APART
                 && Math.abs(next.size() - row.size()) < 0.5f
-                && next.left() > row.left() - FIRST_LINE
-                && next.left() < row.left() + HANGING;
+                && (next.left() > row.left() - FIRST_LINE && next.left() < row.left() + HANGING
+                        || isCentered(row, next));
         return below
                 && row.glyphs().size() >= LEAST_LETTERS
                 && row.right() < edges[place] + SAME_EDGE
-                && (edges[place] - row.right() < firstWord(next) || endsInHyphen(row, next))
+                && ((edges[place] - row.right()) * (isCentered(row, next) ? 2 : 1) < firstWord(next)
+                        || endsInHyphen(row, next))
                 && isBold(row.glyphs().get(row.glyphs().size() - 1))
                         == isBold(next.glyphs().get(0))
+                && (!alone[place] || goesOnInSmall(next))
                 && isWithinSentence(row, next);
+    }
+
+    private static boolean goesOnInSmall(PdfRow next) {
+        int first = next.glyphs().get(0).text().codePointAt(0);
+        return !Character.isUpperCase(first);
+    }
+
+    /** Both rows about the same middle, with room on both sides. */
+    private static boolean isCentered(PdfRow row, PdfRow next) {
+        float middle = row.left() + row.right();
+        return Math.abs(middle - next.left() - next.right()) < SAME_EDGE
+                && Math.abs(row.left() - next.left()) > SAME_EDGE;
     }
 
     private static boolean isWithinSentence(PdfRow row, PdfRow next) {

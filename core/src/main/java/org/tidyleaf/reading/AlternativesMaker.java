@@ -18,7 +18,7 @@ import org.tidyleaf.source.Emphasis;
 /** Options within the sentence: "Drones (has / have / having) no sting.", "One inch is: 2.54 cm; 12 cm; 25 cm." */
 final class AlternativesMaker {
 
-    private static final Pattern BRACKETS =
+    static final Pattern BRACKETS =
             Pattern.compile("[(\\[]\\s*([^()\\[\\]/|]{1,30}(?:\\s*[/|]\\s*[^()\\[\\]/|]{1,30}){1,4})\\s*[)\\]]");
     private static final Pattern BEHIND_COLON =
             Pattern.compile("(.{5,}[:?])\\s*([^:;?]{1,50}(?:;\\s+[^:;?]{1,50}){1,5}?)[.]?");
@@ -59,7 +59,9 @@ final class AlternativesMaker {
         if (brackets.find()) {
             List<String> words = split(brackets.group(1), "[/|]");
             if (brackets.find()) {
-                return Optional.empty();
+                boolean asked =
+                        CHOOSE.matcher(said).find() || CHOOSE.matcher(stem).find();
+                return SeveralAlternatives.find(particulars, key, asked);
             }
             Optional<Question> told = toldBehind(particulars, words);
             return told.isPresent() ? told : choice(particulars, words, key, said);
@@ -159,7 +161,7 @@ final class AlternativesMaker {
     }
 
     /** The place of the only word that is printed otherwise than the rest, or -1. */
-    private static int setApart(Prose stem, List<String> words) {
+    static int setApart(Prose stem, List<String> words) {
         List<Integer> marked = new ArrayList<>();
         for (int i = 0; i < words.size(); i++) {
             String word = words.get(i);

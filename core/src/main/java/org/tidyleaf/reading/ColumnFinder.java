@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.tidyleaf.source.Cell;
 
@@ -15,6 +16,9 @@ final class ColumnFinder {
     private static final int LAST_HEAD_ROW = 3;
 
     private static final int FEWEST_ROWS = 2;
+
+    /** "2", "(2)", "/2", "___ / 2". */
+    private static final Pattern WORTH = Pattern.compile("[(\\[]?(?:_{0,8}\\s*/\\s*)?\\d{1,2}(?:[.,]5)?[)\\]]?");
 
     private ColumnFinder() {}
 
@@ -125,7 +129,7 @@ final class ColumnFinder {
         return heads.values().stream().anyMatch(use -> use.kind() == kind);
     }
 
-    /** Without heads: a column of numbers that count on, one of statements, and perhaps one of judgements. */
+    /** Without heads: a column of numbers that count on, one of statements, and perhaps one of judgements or of points. */
     private static void byContents(
             List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
         if (rows.size() < FEWEST_ROWS) {
@@ -139,7 +143,7 @@ final class ColumnFinder {
                     && row.size() <= 3
                     && all.get(row.get(0)).line().layout().cell().orElseThrow().columns() == 3
                     && all.get(row.get(1)).text().contains(" ");
-            String number = shaped ? all.get(row.get(0)).text().replaceAll("[.)]$", "") : "";
+            String number = shaped ? all.get(row.get(0)).text().strip().replaceAll("[.)]$", "") : "";
             if (!number.matches("\\d{1,3}") || last >= 0 && Integer.parseInt(number) != last + 1) {
                 return;
             }
@@ -151,15 +155,31 @@ final class ColumnFinder {
                     : 0;
         }
         boolean blank = rows.values().stream().noneMatch(row -> row.containsKey(2));
-        if (judged == rows.size() || blank) {
+        boolean worth = judged == 0 && !blank && areWorth(all, rows);
+        if (judged == rows.size() || blank || worth) {
             for (Map<Integer, Integer> row : rows.values()) {
                 uses.put(row.get(0), new Columns.Use(Columns.Kind.NUMBER, "", true));
                 uses.put(row.get(1), new Columns.Use(Columns.Kind.QUESTION, "", false));
                 if (!blank) {
-                    uses.put(row.get(2), new Columns.Use(Columns.Kind.ANSWER, "", false));
+                    Columns.Kind beside = worth ? Columns.Kind.POINTS : Columns.Kind.ANSWER;
+                    uses.put(row.get(2), new Columns.Use(beside, "", false));
                 }
             }
         }
+    }
+
+    /** Whether most rows ask something, by options or by how they end, and each has a small number behind it. */
+    private static boolean areWorth(List<Cues> all, Map<Integer, Map<Integer, Integer>> rows) {
+        long asking = rows.values().stream()
+                .filter(row -> row.containsKey(2)
+                        && (row.get(2) > row.get(1) + 1
+                                || all.get(row.get(1)).text().strip().matches("(?s).*[?.:]")))
+                .count();
+        return asking * 3 >= rows.size() * 2
+                && rows.values().stream()
+                        .allMatch(row -> row.containsKey(2)
+                                && WORTH.matcher(all.get(row.get(2)).text().strip())
+                                        .matches());
     }
 
     private static void mark(

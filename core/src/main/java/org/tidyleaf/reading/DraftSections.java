@@ -49,7 +49,9 @@ final class DraftSections {
         Optional<PointsFinder.Found> each = each(cues);
         pointsEach = each.map(PointsFinder.Found::points).or(() -> documentPoints);
         Segment whole = cues.piece().segment();
-        int told = RunInHeads.end(cues);
+        int told = Math.min(
+                RunInHeads.end(cues),
+                whole.from() + NumberedRoom.forLetters(cues.text()).orElse(whole.to() - whole.from()));
         String head = cues.line().text().substring(whole.from(), told);
         String title = each.filter(found -> found.to() <= head.length())
                 .or(() -> PointsFinder.factorsAtEnd(head))
@@ -57,7 +59,7 @@ final class DraftSections {
                 .orElse(head);
         sections.add(new Section(unstretched(title.strip()), Prose.EMPTY));
         said.add(cues.text());
-        if (told < whole.to()) {
+        if (told < whole.to() && NumberedRoom.forLetters(cues.text()).isEmpty()) {
             tell(new Segment(whole.line(), told, whole.to()));
         }
     }
@@ -88,8 +90,10 @@ final class DraftSections {
     private static Optional<Segment> askedBy(Cues cues) {
         Segment whole = cues.piece().segment();
         int from = labelEnd(cues);
-        boolean asks = cues.line().text().substring(from, whole.to()).strip().contains(" ");
-        return asks ? Optional.of(new Segment(whole.line(), from, whole.to())) : Optional.empty();
+        int to = whole.from() + NumberedRoom.forLetters(cues.text()).orElse(whole.to() - whole.from());
+        boolean asks =
+                cues.line().text().substring(from, Math.max(from, to)).strip().contains(" ");
+        return asks ? Optional.of(new Segment(whole.line(), from, to)) : Optional.empty();
     }
 
     /** Behind "Exercise 3." or "Part B:", in its line; the piece's beginning where it has no such label. */

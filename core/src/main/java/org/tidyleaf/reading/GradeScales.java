@@ -20,6 +20,10 @@ final class GradeScales {
     private static final Pattern VALUE = Pattern.compile(
             "(?:from |up to |<|>|\u2264|\u2265|/)?\\s*\\d{1,3}(?:[.,]\\d)?\\s*%?(?:\\s*(?:[\u2013\u2014-]|to|bis|a|\u00e0)\\s*\\d{1,3}(?:[.,]\\d)?\\s*%?)?|[A-F][+-]?|[\\s_.\u2026/]*");
 
+    /** How many points a column stands for. */
+    private static final Pattern LEVEL = Pattern.compile("\\d");
+
+    private static final int FEWEST_LEVELS = 3;
     private static final int FEWEST_VALUES = 4;
     private static final int MOST_HEADS = 4;
 
@@ -36,7 +40,9 @@ final class GradeScales {
             }
         }
         Set<Integer> found = new HashSet<>();
-        tables.values().stream().filter(table -> isOne(all, table)).forEach(found::addAll);
+        tables.values().stream()
+                .filter(table -> isOne(all, table) || isRubric(all, table))
+                .forEach(found::addAll);
         return found;
     }
 
@@ -60,5 +66,17 @@ final class GradeScales {
             }
         }
         return points && others && heads <= MOST_HEADS && values >= FEWEST_VALUES;
+    }
+
+    /** "Criterion | 0-1 | 2-3 | 4-5" over words in every row: how an essay is to be marked. */
+    private static boolean isRubric(List<Cues> all, List<Integer> table) {
+        List<String> heads = table.stream()
+                .map(all::get)
+                .filter(cues -> cues.line().layout().cell().orElseThrow().row() == 0)
+                .map(Cues::text)
+                .toList();
+        return heads.size() >= FEWEST_LEVELS
+                && Vocabulary.ALL.mentions(Words.of(heads.get(0)), "criterion")
+                && heads.stream().skip(1).allMatch(head -> LEVEL.matcher(head).find());
     }
 }

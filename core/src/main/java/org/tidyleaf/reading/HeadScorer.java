@@ -209,6 +209,7 @@ final class HeadScorer {
         fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(index, from) ? CLEAR : 0;
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
         fit += cues.is(Trait.LEGEND) ? SURE : 0;
+        fit += around.isToldBetween(index) ? CLEAR : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
         fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;
         fit += before.filter(b -> b.is(Trait.RANGE_ONLY)).isPresent() ? CLEAR : 0;
@@ -216,7 +217,7 @@ final class HeadScorer {
         fit += forAll ? SLIGHT + SLIGHT : 0;
         fit += to.more() ? LEANING + around.flow(index) : 0;
         // Right above a text with gaps it need not wait for a new part.
-        fit -= from.inQuestion() && !isOverCloze(index) ? CLEAR : 0;
+        fit -= from.inQuestion() && !isOverCloze(index) && !around.isToldBetween(index) ? CLEAR : 0;
         boolean asks = cues.is(Trait.QUESTION_MARK) && !isToldBelowHead(index, from);
         fit -= asks || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;

@@ -28,6 +28,7 @@ final class KeyGatherer {
     private final List<Draft> drafts;
     private final Drafts all;
     private final KeyList list;
+    private final boolean beginAnew;
     private final Map<Draft, List<Claim>> explicit = new IdentityHashMap<>();
     private final Map<Emphasis, Integer> habit = new EnumMap<>(Emphasis.class);
 
@@ -36,6 +37,8 @@ final class KeyGatherer {
         this.all = all;
         this.drafts = all.questions();
         this.list = list;
+        // "1." before every question, each in an automatic list of its own: a key counts them through.
+        this.beginAnew = drafts.size() > 2 && drafts.stream().allMatch(draft -> draft.number.equals("1"));
     }
 
     /** One key for each draft, in order. */
@@ -203,6 +206,9 @@ final class KeyGatherer {
     private Optional<KeyList.Item> find(Draft draft, String number) {
         String heading =
                 draft.section < 0 ? "" : all.sections().get(draft.section).title();
+        if (beginAnew && number.equals(draft.number)) {
+            return list.find(String.valueOf(drafts.indexOf(draft) + 1), heading);
+        }
         return list.find(number, heading).or(() -> ofPart(number, heading)).or(() -> ofNumerals(number, heading));
     }
 

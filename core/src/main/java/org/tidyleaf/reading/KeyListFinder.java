@@ -267,8 +267,10 @@ final class KeyListFinder {
     private static boolean answersAll(List<Cues> all, int end, List<KeyList.Item> items, Blocks blocks) {
         Set<String> numbers = new HashSet<>();
         Set<Integer> inside = blocks.inside();
+        int firsts = 0;
         for (int i = 0; i < all.size(); i++) {
             boolean counts = i != end && !inside.contains(i);
+            firsts += counts && i < end && isFirst(all.get(i)) ? 1 : 0;
             for (Label label : counts ? all.get(i).labels() : List.<Label>of()) {
                 if (label.kind() == Label.Kind.NUMBER || label.shape().equals(LabelFinder.DECIMAL_SHAPE)) {
                     numbers.add(KeyList.withoutZeros(label.printed()));
@@ -278,10 +280,18 @@ final class KeyListFinder {
                 numbers.add(KeyList.withoutZeros(all.get(i).text().replaceAll("\\D", "")));
             }
         }
+        // A list of its own for each question, as word processors number them, begins anew with 1 each time.
+        IntStream.rangeClosed(2, numbers.size() == 1 ? firsts : 1)
+                .mapToObj(String::valueOf)
+                .forEach(numbers::add);
         return items.stream()
                         .filter(item -> numbers.contains(item.number().replaceAll("[a-z]$", "")))
                         .count()
                 >= KeyListReader.SEVERAL;
+    }
+
+    private static boolean isFirst(Cues cues) {
+        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
     }
 
     /** "Answers: 4. B  5. B" below question 6: none of them is for the question right above. */

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.tidyleaf.source.Cell;
 
@@ -64,6 +65,10 @@ final class KeyListReader {
     private static final Pattern OF_PART = Pattern.compile("[(\\[]([a-h])[)\\]]\\s+(\\S.*)");
     private static final Pattern NUMBER_ALONE =
             Vocabulary.pattern("(\\d{1,3})\\s*[.):]\\s*" + Vocabulary.ALL.either("answer", "model") + "\\.?\\s*:\\s*");
+
+    private static final Pattern FAR_APART = Pattern.compile("\\s*\\t\\s*|\\s{3,}");
+
+    private static final Pattern ABREAST = Pattern.compile("[(]?(\\d{1,3})\\s*[.):=]\\s*(\\S.{0,40})");
 
     private static final int LONGEST_HEADING = 90;
 
@@ -174,6 +179,9 @@ final class KeyListReader {
         if (items.size() == before && !onlyNumbers && goesOn(piece, text)) {
             taken.add(piece);
             return;
+        }
+        if (items.size() == before && !onlyNumbers) {
+            abreast(text, cues.line().number());
         }
         if (items.size() == before && !onlyNumbers) {
             decimals(text, cues.line().number());
@@ -336,6 +344,24 @@ final class KeyListReader {
         }
         if (items.size() == before) {
             items.add(new KeyList.Item(head, "", text, line));
+        }
+    }
+
+    /** "1. A        6. B" above "2. C        7. D": answers that count downwards, in columns. */
+    private void abreast(String text, int line) {
+        List<Matcher> answers = Stream.of(FAR_APART.split(text.strip()))
+                .map(ABREAST::matcher)
+                .filter(Matcher::matches)
+                .toList();
+        int[] counted = answers.stream()
+                .mapToInt(answer -> Integer.parseInt(answer.group(1)))
+                .toArray();
+        boolean downwards = counted.length > 1
+                && counted.length == FAR_APART.split(text.strip()).length
+                && IntStream.range(1, counted.length).allMatch(i -> counted[i] > counted[i - 1] + 1);
+        if (downwards) {
+            answers.forEach(answer -> add(answer.group(1), answer.group(2), line));
+            numbers.last = counted[0];
         }
     }
 

@@ -25,10 +25,16 @@ final class NumberParser {
     private static final Pattern BRACKETED =
             Pattern.compile("(?<=\\d)\\s*\\((\\p{L}[\\p{L}\u00b2\u00b3/]{0,9})\\)\\s*$");
 
+    /** "(9.0 ± 0.1) cm". */
+    private static final Pattern BRACKETS_BEFORE_UNIT =
+            Pattern.compile("^\\s*\\(([^()]{3,30}\u00b1[^()]{1,12})\\)\\s*(\\S{1,10})\\s*$");
+
     private NumberParser() {}
 
     static Optional<NumericEntry.Key> key(String said) {
-        String text = said.replaceFirst("\\s*;\\s*$", "");
+        String text = BRACKETS_BEFORE_UNIT
+                .matcher(said.replaceFirst("\\s*;\\s*$", ""))
+                .replaceFirst("$1 $2");
         Matcher between = BETWEEN.matcher(text);
         if (between.matches()) {
             BigDecimal low = number(between.group(1));
@@ -63,7 +69,10 @@ final class NumberParser {
             tolerance = Optional.of(
                     value.subtract(low).abs().max(high.subtract(value).abs()));
         }
-        return Optional.of(new NumericEntry.Key(value, tolerance.map(BigDecimal::abs), unit));
+        String behind = tolerance.isPresent() && matcher.group(4) != null
+                ? matcher.group(4).replaceAll("[().,%]", "").strip()
+                : "";
+        return Optional.of(new NumericEntry.Key(value, tolerance.map(BigDecimal::abs), unit.isEmpty() ? behind : unit));
     }
 
     /** "20,000": three digits behind each comma are thousands; nobody gives that many places by chance. */

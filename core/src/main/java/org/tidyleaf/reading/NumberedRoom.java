@@ -2,6 +2,8 @@ package org.tidyleaf.reading;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Cell;
 
@@ -13,6 +15,11 @@ final class NumberedRoom {
 
     private static final Pattern ROOM = Pattern.compile("\\d{1,2}\\s+[_.\u2026]{5,}\\s*");
 
+    /** "Write your answers here: 1 ___  2 ___  3 ___": where the letters of pairs are to be written. */
+    private static final Pattern FOR_LETTERS = Vocabulary.pattern(
+            "(?:^|(?<=[.?!]\\s))[^.?!_]{0,40}\\b" + Vocabulary.ALL.either("answer", "list")
+                    + "\\b[^.?!_]{0,30}:\\s*1[.):]?\\s*_{2,6}[\\s,;]+2[.):]?\\s*_{2,6}[\\s,;]+3[.):]?\\s*_{2,6}[\\s\\d_,;.):]*$");
+
     private static final int FEWEST = 2;
 
     private NumberedRoom() {}
@@ -20,6 +27,13 @@ final class NumberedRoom {
     /** Takes the numbers off such lines where questions have numbers of another kind. */
     static void unlabel(List<Cues> all) {
         inRows(all);
+        all.replaceAll(cues -> {
+            boolean only = forLetters(cues.text()).equals(OptionalInt.of(0));
+            if (only) {
+                cues.traits().add(Cues.Trait.WRITING_LINE);
+            }
+            return only ? cues.withLabels(List.of()).withoutLead() : cues;
+        });
         int from = 0;
         boolean numbered = false;
         while (from < all.size()) {
@@ -37,6 +51,15 @@ final class NumberedRoom {
                             .isPresent();
             from = Math.max(to, from + 1);
         }
+    }
+
+    /** Where what is said of room for letters begins, with nothing behind it. */
+    static OptionalInt forLetters(String text) {
+        if (text.indexOf('_') < 0) {
+            return OptionalInt.empty();
+        }
+        Matcher room = FOR_LETTERS.matcher(text);
+        return room.find() ? OptionalInt.of(room.start()) : OptionalInt.empty();
     }
 
     private static void inRows(List<Cues> all) {

@@ -147,7 +147,7 @@ final class OptionScorer {
         double fit = labelled ? around.flow(index) : -CLEAR;
         fit += isBehindBareLetter(index) ? SURE : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
-        fit -= cues.lead().isPresent() ? CLEAR : 0;
+        fit -= cues.lead().isPresent() || around.isToldBetween(index) ? CLEAR : 0;
         fit -= cues.is(Trait.BOLD) && before.filter(b -> b.is(Trait.BOLD)).isEmpty() ? LEANING : 0;
         // A sign stands behind the whole option.
         fit -= before.flatMap(Cues::sign).isPresent() || cues.sign().isPresent() ? CLEAR : 0;

@@ -197,7 +197,10 @@ final class RoleAssigner {
 
     /** What asks for the block below it can be nothing else, so it says nothing against a heading above. */
     private boolean isFixed(int index) {
-        return layouts.blocks().isLead(index) && !constraints.get(index).concerned();
+        // Nor do the many cells of a table of grades, which are none of the question's either way.
+        boolean settled =
+                layouts.blocks().isLead(index) || layouts.blocks().at(index).equals(Optional.of(Blocks.Kind.SCALE));
+        return settled && !constraints.get(index).concerned();
     }
 
     private List<Step> allowed(int index, Step from) {

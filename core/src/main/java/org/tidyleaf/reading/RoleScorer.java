@@ -97,7 +97,8 @@ final class RoleScorer {
                 cues.line().layout().cell().filter(cell -> cell.columns() == 1).isPresent()
                         && cues.text().length() > Surroundings.FULL_LINE
                         && cues.is(Trait.ENDS_SENTENCE);
-        fit += framed && !from.inQuestion() && !to.more() ? CLEAR + LEANING : 0;
+        boolean announcedAbove = before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent();
+        fit += framed && !from.inQuestion() && (!to.more() || announcedAbove) ? CLEAR + LEANING : 0;
         fit += to.more() ? CLEAR + around.flow(index) : 0;
         fit += to.more() && (cues.is(Trait.TABULAR) || cues.is(Trait.SPACED)) ? LEANING : 0;
         boolean prose = cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.POINTS_EACH) && !cues.is(Trait.INSTRUCTION_WORD);

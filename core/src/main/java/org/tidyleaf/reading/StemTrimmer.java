@@ -44,7 +44,8 @@ final class StemTrimmer {
             Pattern.compile("(?<=[.!])\\s*[(\\[]\\s*(\\p{Lu}\\p{L}{0,9}|\\p{Ll}{4,9})\\s*[)\\]]\\s*$");
 
     static final Pattern TYPE_OR_DIFFICULTY =
-            Vocabulary.pattern("\\s*[(\\[]\\s*" + Vocabulary.ALL.either("difficulty", "type_head") + "\\s*[)\\]]\\s*");
+            Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("difficulty", "type_head") + "|"
+                    + Vocabulary.ALL.either("label") + "\\s*:[^()\\[\\]]{1,40})\\s*[)\\]]\\s*");
 
     private static final Pattern DASH_AT_END = Pattern.compile("\\s+[-\u2013]\\s*$");
     private static final Pattern DASH = Pattern.compile("\\s*[\u2013\u2014:-]\\s+(?=\\S)");

@@ -127,6 +127,27 @@ final class Surroundings {
         return unnumberedTasks.contains(index);
     }
 
+    /** "Write T or F:" below a short option and right above the next number: what is to be done from here on. */
+    boolean isToldBetween(int index) {
+        Cues cues = all.get(index);
+        boolean head = cues.is(Trait.TYPE_HEAD) || cues.is(Trait.SECTION_WORD) || cues.is(Trait.BOLD);
+        boolean told = index > 0
+                && !head
+                && cues.is(Trait.INSTRUCTION_WORD)
+                && (cues.is(Trait.COLON) || cues.is(Trait.ENDS_SENTENCE))
+                && cues.labels().isEmpty()
+                && cues.lead().isEmpty()
+                && !cues.is(Trait.STARTS_LOWER)
+                && isNextStem(index + 1);
+        Optional<Cues> option =
+                told ? above(index).filter(above -> optionLabel(index - 1).isPresent()) : Optional.empty();
+        return option.filter(above -> above.text().length() < FULL_LINE
+                        && (cues.is(Trait.COLON)
+                                || cues.line().layout().indent()
+                                        < above.line().layout().indent()))
+                .isPresent();
+    }
+
     /** "Fill each gap with a word from the box.", the box, and below it the text with the gaps, which is what is asked. */
     boolean isAboveWordsForGaps(int index) {
         Cues cues = all.get(index);

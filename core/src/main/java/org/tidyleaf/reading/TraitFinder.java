@@ -242,7 +242,12 @@ final class TraitFinder {
         add(traits, Trait.COLON, text.endsWith(":"));
         boolean signs = ProseMaker.mayHaveGap(text);
         add(traits, Trait.CLOZE, signs && CLOZE.matcher(text).find());
-        add(traits, Trait.GAP, signs && GAP.matcher(text).find());
+        add(
+                traits,
+                Trait.GAP,
+                signs
+                        && GAP.matcher(text).find()
+                        && NumberedRoom.forLetters(text).isEmpty());
     }
 
     /** What stands far behind is no part of a school's name. */
@@ -253,6 +258,7 @@ final class TraitFinder {
 
     private static boolean isFillIn(String text, Words words) {
         return WORDS.mentions(words, "fill")
+                && NumberedRoom.forLetters(text).isEmpty()
                 && (FILL_IN.matcher(text).find() || FILL_IN_BARE.matcher(text).matches());
     }
 
