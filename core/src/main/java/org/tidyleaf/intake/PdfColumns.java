@@ -1,6 +1,7 @@
 package org.tidyleaf.intake;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -22,6 +23,12 @@ final class PdfColumns {
     /** Lines of text in a column have at least so many letters. */
     private static final int COLUMN_LETTERS = 6;
 
+    /** One row in so many on the right is text. */
+    private static final int TEXTS = 3;
+
+    /** Answers and letters are texts enough where another page has columns in the same place. */
+    private static final int KNOWN_TEXTS = 12;
+
     /** A column that fills the page has more rows than that. */
     private static final int FULL_COLUMN = 20;
 
@@ -33,6 +40,11 @@ final class PdfColumns {
 
     /** Where the lowest tenth of a page begins. */
     private static final float FOOT = 0.9f;
+
+    /** In points: text keeps such a distance from the foot of a page that it goes to. */
+    private static final float MARGIN = 120;
+
+    private static final float ROOM_BELOW = 15;
 
     /** A gap is so many times as high as the usual distance of rows. */
     private static final float APART = 1.4f;
@@ -98,7 +110,7 @@ final class PdfColumns {
     }
 
     /** For each row where the column to the right of its own begins; endless where there is none. */
-    static float[] limits(List<PdfRow> ordered) {
+    private static float[] limits(List<PdfRow> ordered) {
         float[] limits = new float[ordered.size()];
         float limit = Float.MAX_VALUE;
         for (int i = ordered.size() - 1; i >= 0; i--) {
@@ -114,46 +126,115 @@ final class PdfColumns {
         return limits;
     }
 
+    /** Where the second column begins on any page; endless where no page has one. */
+    static float second(List<List<PdfRow>> pages) {
+        float second = Float.MAX_VALUE;
+        for (List<PdfRow> page : pages) {
+            for (float limit : limits(page)) {
+                second = Math.min(second, limit);
+            }
+        }
+        return second;
+    }
+
+    /** The limits of a page, which has a second column of tables alone where all its rows end before the one of other pages. */
+    static float[] limits(List<PdfRow> ordered, float second) {
+        float[] limits = limits(ordered);
+        if (ordered.stream().allMatch(row -> row.right() < second)) {
+            Arrays.fill(limits, second);
+        }
+        return limits;
+    }
+
     /** Rows from a place on that keep clear of one vertical line. */
     private record Block(int end, float gutter) {}
 
     private static Block columns(PdfPage page, List<PdfRow> rows, int from, Set<Float> known) {
         Block best = new Block(from, 0);
         for (float x = page.width() * 0.38f; x < page.width() * 0.62f; x += 2) {
-            int end = from;
-            int left = 0;
-            int right = 0;
-            while (end < rows.size() && isClear(rows.get(end), x)) {
-                left += rows.get(end).left() < x ? 1 : 0;
-                right += rows.get(end).right() > x ? 1 : 0;
-                end++;
-            }
-            float gutter = x;
+            int end = clearUntil(rows, from, x);
+            List<PdfRow> within = rows.subList(from, end);
+            int left = left(within, x);
+            int right = right(within, x);
             boolean both = left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from
-                    || left > 0 && right > 0 && known.stream().anyMatch(one -> Math.abs(one - gutter) < GUTTER)
-                    || left >= FULL_COLUMN && isOverflow(page, rows.subList(from, end), x);
-            if (both && end > best.end() && texts(rows.subList(from, end), x) * 3 >= right) {
+                    || left > 0 && right > 0 && isKnown(known, x)
+                    || left >= FULL_COLUMN && isOverflow(page, within, x);
+            int texts = (int) texts(within, x) * (isKnown(known, x) ? KNOWN_TEXTS : TEXTS);
+            if (both && end > best.end() && texts >= right) {
                 best = new Block(end, x);
             }
         }
-        return best;
+        return best.end() > from && isBeforeOverflow(page, rows, from, best) ? new Block(from, 0) : best;
+    }
+
+    /** Where the first row stands that does not keep clear of a vertical line. */
+    private static int clearUntil(List<PdfRow> rows, int from, float x) {
+        int end = from;
+        while (end < rows.size() && isClear(rows.get(end), x)) {
+            end++;
+        }
+        return end;
+    }
+
+    private static int left(List<PdfRow> rows, float x) {
+        return (int) rows.stream().filter(row -> row.left() < x).count();
+    }
+
+    private static int right(List<PdfRow> rows, float x) {
+        return (int) rows.stream().filter(row -> row.right() > x).count();
+    }
+
+    /** Whether from the block's first row on the right on, a full column with a short one beside it reaches farther down than the block. */
+    private static boolean isBeforeOverflow(PdfPage page, List<PdfRow> rows, int from, Block block) {
+        int first = from;
+        while (rows.get(first).right() < block.gutter()) {
+            first++;
+        }
+        for (float x = block.gutter(); first > from && x < page.width() * 0.62f; x += 2) {
+            int end = clearUntil(rows, first, x);
+            List<PdfRow> within = rows.subList(first, end);
+            if (end > block.end() && left(within, x) >= FULL_COLUMN && isOverflow(page, within, x)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isKnown(Set<Float> known, float x) {
+        return known.stream().anyMatch(one -> Math.abs(one - x) < GUTTER);
     }
 
     /** The left side reaches the foot of the page, and what stands on the right begins at the top and goes on without a gap. */
     private static boolean isOverflow(PdfPage page, List<PdfRow> rows, float x) {
         List<PdfRow> right = rows.stream().filter(row -> row.right() > x).toList();
         if (right.size() < 2
-                || rows.get(rows.size() - 1).y() < page.height() * FOOT
-                || right.get(0).y() > rows.get(1).y()) {
+                || rows.get(rows.size() - 1).y() < page.height() - MARGIN
+                || right.get(0).y()
+                                - pictured(
+                                        page, x, rows.get(0).y(), right.get(0).y())
+                        > rows.get(1).y()) {
             return false;
         }
         float pitch = pitch(rows);
         for (int i = 1; i < right.size(); i++) {
-            if (right.get(i).y() - right.get(i - 1).y() > 2 * pitch) {
+            float from = right.get(i - 1).y();
+            float to = right.get(i).y();
+            if (to - from - pictured(page, x, from, to) > 2 * pitch) {
                 return false;
             }
         }
         return true;
+    }
+
+    /** How much of the height between two rows pictures behind the gutter fill. */
+    private static float pictured(PdfPage page, float gutter, float from, float to) {
+        float height = 0;
+        for (PdfPage.Picture picture : page.pictures()) {
+            boolean between = picture.y() + picture.height() > from && picture.y() < to;
+            // Below a picture stands room for its caption or an empty line.
+            height += between && picture.x() > gutter ? picture.height() + ROOM_BELOW : 0;
+        }
+        return height;
     }
 
     /** "A wax     B honey" over "C comb     D pollen": options that are lettered on across are no columns. */
@@ -220,8 +301,9 @@ final class PdfColumns {
                 .flatMap(text -> Stream.of(text.split("\\s+")))
                 .distinct()
                 .count();
-        boolean fewWords = words <= WORDS_OF_PAIR;
-        return behind.size() > 2 && (fewWords || behind.stream().distinct().count() * 2 < behind.size());
+        long texts = behind.stream().distinct().count();
+        boolean fewWords = words <= WORDS_OF_PAIR && texts < behind.size();
+        return behind.size() > 2 && (fewWords || texts * 2 < behind.size());
     }
 
     /**

@@ -32,6 +32,9 @@ final class PdfLayout {
     /** In points: headings whose letters differ less are of one level. */
     private static final float SAME_SIZE = 0.6f;
 
+    /** In points: text and pictures that begin so near to one another begin at one edge. */
+    private static final float SAME_EDGE = 2;
+
     private static final String STACKED =
             "Signs stand above one another here and may be in the wrong order. Compare them with the page.";
 
@@ -46,6 +49,7 @@ final class PdfLayout {
         Set<String> running = PdfMargins.running(pages, all);
         double pitch = pitch(all);
         boolean columns = all.stream().flatMap(List::stream).anyMatch(PdfRow::newColumn);
+        float second = PdfColumns.second(all);
         TableNumbers numbers = new TableNumbers();
         float body = bodySize(all);
         List<Float> sizes = headingSizes(all, body);
@@ -53,7 +57,7 @@ final class PdfLayout {
             page(
                     pages.get(i),
                     all.get(i),
-                    new Usual(running, pitch, body, sizes, columns),
+                    new Usual(running, pitch, body, sizes, columns, second),
                     numbers,
                     lines,
                     figures,
@@ -61,8 +65,14 @@ final class PdfLayout {
         }
     }
 
-    /** What all pages share: texts that recur at their edges, the usual distance of rows, sizes of letters and of headings, columns. */
-    private record Usual(Set<String> running, double pitch, float bodySize, List<Float> headingSizes, boolean columns) {
+    /** What all pages share: texts that recur at their edges, the usual distance of rows, sizes of letters and of headings, columns and where the second begins. */
+    private record Usual(
+            Set<String> running,
+            double pitch,
+            float bodySize,
+            List<Float> headingSizes,
+            boolean columns,
+            float second) {
 
         /** "heading 1" for the largest letters that head anything, "heading 2" for the next; empty for the text itself. */
         String style(PdfRow row) {
@@ -140,7 +150,7 @@ final class PdfLayout {
         Set<PdfRow> footnotes = PdfMargins.notes(page, rows, usual.running());
         Set<PdfRow> edges = new HashSet<>(PdfMargins.edges(page, rows));
         float left = columnLeft(rows, 0);
-        float[] limits = PdfColumns.limits(rows);
+        float[] limits = PdfColumns.limits(rows, usual.second());
         Predicate<PdfRow> running =
                 row -> edges.contains(row) && usual.running().contains(PdfMargins.placed(row));
         PdfParagraphs paragraphs = new PdfParagraphs(page, rows, usual.pitch(), usual.columns(), running);
@@ -152,8 +162,8 @@ final class PdfLayout {
             boolean turns = i > 0 && row.newColumn() && limits[i - 1] < Float.MAX_VALUE;
             for (PdfPage.Picture picture : List.copyOf(waiting)) {
                 boolean above = picture.y() < row.y() - row.size()
-                        && picture.x() < Math.min(limits[i], row.right() + page.width() / 2);
-                if (above || turns && picture.x() < limits[i - 1]) {
+                        && picture.x() < Math.min(limits[i] - SAME_EDGE, row.right() + page.width() / 2);
+                if (above || turns && picture.x() < limits[i - 1] - SAME_EDGE) {
                     figure(page, picture, lines, figures);
                     waiting.remove(picture);
                 }

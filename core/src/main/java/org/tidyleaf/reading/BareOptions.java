@@ -125,7 +125,7 @@ final class BareOptions {
             // Below a lone number stands first what is asked.
             boolean askedBelow = isOnlyNumber(all.get(stem), habits) && !clozes.contains(stem);
             int i = askedBelow ? stem + 2 : stem + 1;
-            while (i < all.size() && all.get(i).is(Trait.FIGURE_ONLY)) {
+            while (i < all.size() && (all.get(i).is(Trait.FIGURE_ONLY) || isEndOfQuestion(all, i, habits))) {
                 i++;
             }
             while (i < all.size()
@@ -144,6 +144,17 @@ final class BareOptions {
             }
         }
         return groups;
+    }
+
+    /** "(4) When is it best to open" and below it "a hive?". */
+    private static boolean isEndOfQuestion(List<Cues> all, int piece, Habits habits) {
+        Cues cues = all.get(piece);
+        return cues.is(Trait.QUESTION_MARK)
+                && cues.is(Trait.ENDS_SENTENCE)
+                && !all.get(piece - 1).is(Trait.ENDS_SENTENCE)
+                && cues.spaceBefore() == 0
+                && cues.labels().isEmpty()
+                && !habits.chained().contains(piece);
     }
 
     /** What had no room on the line above goes on with it. */

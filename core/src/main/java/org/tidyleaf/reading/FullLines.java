@@ -2,6 +2,8 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.tidyleaf.reading.Cues.Trait;
 import org.tidyleaf.source.Box;
 import org.tidyleaf.source.Line;
@@ -24,14 +26,34 @@ final class FullLines {
     /** In parts of a letter's width: the space before the next word, and what letters differ by. */
     private static final float SPACE = 0.5f;
 
+    /** In points: columns that begin so near to one another on two pages are one. */
+    private static final float SAME = 6;
+
+    /** The last column of the same page. */
+    private Optional<Column> beside = Optional.empty();
+
+    private final List<Column> known = new ArrayList<>();
+
     private FullLines() {}
 
+    /** Where a column of text begins and its longest line ends, in points. */
+    private record Column(int page, float left, float right) {
+        float width() {
+            return right - left;
+        }
+    }
+
     static void mark(List<Cues> all) {
+        new FullLines().markAll(all);
+    }
+
+    private void markAll(List<Cues> all) {
         List<Cues> column = new ArrayList<>();
         for (Cues cues : all) {
             boolean printed = cues.line().layout().box().isPresent() && !cues.is(Trait.OFF_BODY);
             if (!column.isEmpty() && (!printed || isNewColumn(column.get(column.size() - 1), cues))) {
-                markColumn(column, limit(column, printed ? cues : column.get(0)));
+                float edge = markColumn(column, limit(column, printed ? cues : column.get(0)));
+                markLast(column.get(column.size() - 1), edge, cues);
                 column.clear();
             }
             if (printed) {
@@ -57,13 +79,9 @@ final class FullLines {
         return beside ? box(next).left() : Float.MAX_VALUE;
     }
 
-    private static void markColumn(List<Cues> column, float limit) {
-        float edge = (float) column.stream()
-                .filter(cues -> cues.text().chars().anyMatch(Character::isLetter))
-                .mapToDouble(cues -> box(cues).right())
-                .filter(right -> right < limit)
-                .max()
-                .orElse(Float.MAX_VALUE);
+    /** Gives where the column ends on its right. */
+    private float markColumn(List<Cues> column, float limit) {
+        float edge = edge(column, limit);
         float height = (float)
                 column.stream().mapToDouble(cues -> box(cues).height()).min().orElse(0);
         for (int i = 0; i + 1 < column.size(); i++) {
@@ -81,6 +99,45 @@ final class FullLines {
                 cues.traits().add(Trait.FULL);
             }
         }
+        return edge;
+    }
+
+    /** A sentence may go on at the top of the next column or page. */
+    private static void markLast(Cues last, float edge, Cues next) {
+        boolean follows = next.line().number() == last.line().number() + 1
+                && next.line().layout().box().isPresent()
+                && !next.is(Trait.OFF_BODY);
+        if (follows
+                && !last.is(Trait.ENDS_SENTENCE)
+                && box(last).right() <= edge
+                && edge - box(last).right() < firstWord(next.line())) {
+            last.traits().add(Trait.FULL);
+        }
+    }
+
+    /** A column of few lines is as wide as the one on its left, or as the same column of a page before. */
+    private float edge(List<Cues> column, float limit) {
+        List<Box> boxes = column.stream()
+                .filter(cues -> cues.text().chars().anyMatch(Character::isLetter))
+                .map(FullLines::box)
+                .filter(box -> box.right() < limit)
+                .toList();
+        if (boxes.isEmpty()) {
+            return Float.MAX_VALUE;
+        }
+        float left = (float) boxes.stream().mapToDouble(Box::left).min().orElseThrow();
+        float right = (float) boxes.stream().mapToDouble(Box::right).max().orElseThrow();
+        Column here = new Column(boxes.get(0).page(), left, right);
+        float widest = (float) Stream.concat(
+                        beside.filter(other -> other.page() == here.page() && other.right() < left).stream(),
+                        known.stream().filter(other -> Math.abs(other.left() - left) < SAME))
+                .mapToDouble(Column::width)
+                .filter(width -> left + width < limit)
+                .max()
+                .orElse(0);
+        beside = Optional.of(here);
+        known.add(here);
+        return Math.max(right, left + widest);
     }
 
     /** How much room the first word and the space before it would take. */

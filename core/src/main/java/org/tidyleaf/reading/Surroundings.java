@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
@@ -31,6 +32,8 @@ final class Surroundings {
 
     private static final Pattern OF_TESTS = Vocabulary.pattern(
             "\\b(?:" + Vocabulary.ALL.either("test_word") + "|\\d\\s?" + Vocabulary.ALL.either("points") + ")\\b");
+
+    private static final Pattern AMOUNT = Pattern.compile("\\d{1,4}[.,]\\d{1,3}\\s(\\S{1,4}?)\\.?(?=\\s|$)");
 
     private static final Pattern SENTENCE_END = Pattern.compile("\\p{Ll}[.!]\\s");
 
@@ -310,8 +313,11 @@ final class Surroundings {
         if (cues.spaceBefore() > 0) {
             return 0;
         }
+        // "at 6 p.m." and below it "34.5 kg."
+        boolean amount =
+                cues.labels().stream().allMatch(label -> label.kind() == Label.Kind.CODE) && isAmount(cues.text());
         boolean wrapped = before.filter(b -> b.is(Trait.FULL)).isPresent()
-                && cues.labels().isEmpty()
+                && (cues.labels().isEmpty() || amount)
                 && cues.lead().isEmpty();
         if (!open) {
             return wrapped ? RoleScorer.SLIGHT : 0;
@@ -323,6 +329,11 @@ final class Surroundings {
         return startsWithinSentence(cues) || wrapped
                 ? RoleScorer.CLEAR
                 : full && cues.labels().isEmpty() ? RoleScorer.LEANING : 0;
+    }
+
+    private static boolean isAmount(String text) {
+        Matcher amount = AMOUNT.matcher(text);
+        return amount.lookingAt() && UnitSymbols.isSymbol(amount.group(1));
     }
 
     private static boolean startsWithinSentence(Cues cues) {
