@@ -44,6 +44,7 @@ final class PdfColumns {
     /** In points: text keeps such a distance from the foot of a page that it goes to. */
     private static final float MARGIN = 120;
 
+    /** In points: below a picture or table stands room for its caption or an empty line. */
     private static final float ROOM_BELOW = 15;
 
     /** A gap is so many times as high as the usual distance of rows. */
@@ -207,11 +208,11 @@ final class PdfColumns {
     /** The left side reaches the foot of the page, and what stands on the right begins at the top and goes on without a gap. */
     private static boolean isOverflow(PdfPage page, List<PdfRow> rows, float x) {
         List<PdfRow> right = rows.stream().filter(row -> row.right() > x).toList();
-        if (right.size() < 2
+        boolean few = right.isEmpty() || right.size() == 1 && !hasTable(page, x);
+        if (few
                 || rows.get(rows.size() - 1).y() < page.height() - MARGIN
                 || right.get(0).y()
-                                - pictured(
-                                        page, x, rows.get(0).y(), right.get(0).y())
+                                - filled(page, x, rows.get(0).y(), right.get(0).y())
                         > rows.get(1).y()) {
             return false;
         }
@@ -219,22 +220,29 @@ final class PdfColumns {
         for (int i = 1; i < right.size(); i++) {
             float from = right.get(i - 1).y();
             float to = right.get(i).y();
-            if (to - from - pictured(page, x, from, to) > 2 * pitch) {
+            if (to - from - filled(page, x, from, to) > 2 * pitch) {
                 return false;
             }
         }
         return true;
     }
 
-    /** How much of the height between two rows pictures behind the gutter fill. */
-    private static float pictured(PdfPage page, float gutter, float from, float to) {
+    /** How much of the height between two rows pictures and tables behind the gutter fill. */
+    private static float filled(PdfPage page, float gutter, float from, float to) {
         float height = 0;
         for (PdfPage.Picture picture : page.pictures()) {
             boolean between = picture.y() + picture.height() > from && picture.y() < to;
-            // Below a picture stands room for its caption or an empty line.
             height += between && picture.x() > gutter ? picture.height() + ROOM_BELOW : 0;
         }
+        for (PdfTables.Table table : page.tables()) {
+            boolean between = table.bottom() > from && table.top() < to;
+            height += between && table.left() > gutter ? table.bottom() - table.top() + ROOM_BELOW : 0;
+        }
         return height;
+    }
+
+    private static boolean hasTable(PdfPage page, float gutter) {
+        return page.tables().stream().anyMatch(table -> table.left() > gutter);
     }
 
     /** "A wax     B honey" over "C comb     D pollen": options that are lettered on across are no columns. */

@@ -58,8 +58,16 @@ final class PdfTables {
             return xs.get(xs.size() - 1);
         }
 
+        float left() {
+            return xs.get(0);
+        }
+
         float top() {
             return ys.get(0);
+        }
+
+        float bottom() {
+            return ys.get(ys.size() - 1);
         }
 
         int columns() {

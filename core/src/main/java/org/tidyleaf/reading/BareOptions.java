@@ -125,6 +125,7 @@ final class BareOptions {
             // Below a lone number stands first what is asked.
             boolean askedBelow = isOnlyNumber(all.get(stem), habits) && !clozes.contains(stem);
             int i = askedBelow ? stem + 2 : stem + 1;
+            i += clozes.contains(stem) && i < all.size() && all.get(i).is(Trait.POINTS_ONLY) ? 1 : 0;
             while (i < all.size() && (all.get(i).is(Trait.FIGURE_ONLY) || isEndOfQuestion(all, i, habits))) {
                 i++;
             }

@@ -196,11 +196,10 @@ final class NumberSeries {
         return step == 1 ? 1 : 0.4;
     }
 
-    /** The only question of a section, where the numbers of another one begin with 1 too. */
+    /** The only question of a section, where the numbers of another one begin with 1 too; each section may have but one. */
     private static boolean isLoneFirst(List<Seen> lone, List<Seen> run) {
         return lone.size() == 1
                 && lone.get(0).label().ordinal() == 1
-                && run.size() > 1
                 && run.get(0).label().ordinal() == 1;
     }
 

@@ -218,17 +218,19 @@ final class NumberedHeads {
             }
             questions += asks ? 1 : 0;
         }
-        boolean several = heads.size() > 1 || heads.size() == 1 && isOverChoices(all, heads.get(0), inner);
+        boolean several =
+                heads.size() > 1 || heads.size() == 1 && isOverChoices(all, heads.get(0), inner, outer.size() == 1);
         return several && questions * 2 <= outer.size() ? heads : List.of();
     }
 
-    /** "Exercise 1", and below it "1/" and "2/" with options each: that one is a head, whatever the others are. */
-    private static boolean isOverChoices(List<Cues> all, Seen head, Map<Integer, Seen> inner) {
+    /** "Exercise 1", and below it "1/" and "2/" with options each (or "true  false" below the only one): that one is a head, whatever the others are. */
+    private static boolean isOverChoices(List<Cues> all, Seen head, Map<Integer, Seen> inner, boolean only) {
         int count = 0;
         for (int i = head.piece() + 1; i + 1 < all.size(); i++) {
             Seen seen = inner.get(i);
             boolean next = seen != null && seen.label().ordinal() == count + 1;
-            if (next && !hasOptionsBelow(all, i)) {
+            boolean pair = only && PrintedPairs.endsWithPair(all.get(i).text());
+            if (next && !hasOptionsBelow(all, i) && !pair) {
                 return false;
             }
             count += next ? 1 : 0;
