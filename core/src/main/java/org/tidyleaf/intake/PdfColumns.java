@@ -60,6 +60,9 @@ final class PdfColumns {
 
     private static final Pattern WITHIN = Pattern.compile("(?<=^|\\h)" + LETTER.pattern());
 
+    private static final Pattern POINTS = Pattern.compile(
+            "[(\\[]\\s?(?:\\p{L}+\\s?:?\\s)?\\d{1,3}(?:\\s?\\p{L}{1,6}\\.?)?\\s?[)\\]]|[_.\u2026]*\\s?/\\s?\\d{1,3}(?:\\s?\\p{L}{1,6}\\.?)?");
+
     private static final Pattern NUMBER = Pattern.compile("[(#]?\\d{1,3}[.):]");
     private static final Pattern BOX =
             Pattern.compile("[\u2610-\u2612\u25a1\u25a2\u25cb\u25ef\u2022]|[(\\[]\\s?[xX]?\\s?[)\\]]");
@@ -95,6 +98,7 @@ final class PdfColumns {
             List<PdfRow> within = rows.subList(at, block.end());
             boolean columns = block.end() - at >= (known.isEmpty() ? COLUMN_ROWS : 1)
                     && !isRepeated(within, block.gutter())
+                    && !isPoints(within, block.gutter())
                     && !isLetteredAcross(within, block.gutter())
                     && !isBoxedAcross(within, block.gutter());
             if (columns) {
@@ -297,6 +301,15 @@ final class PdfColumns {
             }
         }
         return text.toString().strip();
+    }
+
+    /** "[2]" and "[Total: 5]" at the right margin are what questions are worth. */
+    private static boolean isPoints(List<PdfRow> rows, float gutter) {
+        List<String> behind = rows.stream()
+                .map(row -> side(row, gutter, false))
+                .filter(text -> !text.isEmpty())
+                .toList();
+        return behind.stream().filter(text -> POINTS.matcher(text).matches()).count() * 2 > behind.size();
     }
 
     /** "True / False" behind each line says the same again and again, which a column does not. */

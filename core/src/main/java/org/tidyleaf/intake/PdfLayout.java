@@ -35,6 +35,9 @@ final class PdfLayout {
     /** In points: text and pictures that begin so near to one another begin at one edge. */
     private static final float SAME_EDGE = 2;
 
+    /** In points: a table that begins so far before the second column and reaches into it stands above both. */
+    private static final float PAST_GUTTER = 100;
+
     private static final String STACKED =
             "Signs stand above one another here and may be in the wrong order. Compare them with the page.";
 
@@ -180,7 +183,8 @@ final class PdfLayout {
                 body = false;
             }
             for (PdfTables.Table table : List.copyOf(tables)) {
-                if (table.top() < row.y() && table.right() < limits[i]) {
+                boolean before = table.right() < limits[i] || table.left() < limits[i] - PAST_GUTTER;
+                if (table.top() < row.y() && before) {
                     table(page, table, !body, numbers, lines);
                     body = true;
                     tables.remove(table);

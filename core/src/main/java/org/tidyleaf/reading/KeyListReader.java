@@ -37,6 +37,10 @@ final class KeyListReader {
             + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1(?:\\s*[.):]|\\s+\\p{L}.*\\s2\\s+\\p{L}))"
             + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
 
+    /** "II. 6. F   7. T" where the numbers count on from the part above. */
+    private static final Pattern COUNTING_HEAD =
+            Pattern.compile("([IVX]{1,5}|[A-H])\\s*[:.)]\\s*(?=[(]?(\\d{1,3})(?:\\s?[-\u2013]\\s?\\d{1,3})?[.):]?\\s)");
+
     /** "A 1 leave, 2 found": nothing behind the letter of the part but its first number. */
     private static final Pattern BARE_PART_HEAD = Pattern.compile("([A-H]|[IVX]{1,4})\\s+(?=[(]?1[.):]?\\s*\\p{L})");
 
@@ -181,6 +185,11 @@ final class KeyListReader {
             return;
         }
         if (items.size() == before && !onlyNumbers) {
+            RangedAnswers.cut(text, all)
+                    .forEach(answer ->
+                            add(answer.number(), answer.said(), cues.line().number()));
+        }
+        if (items.size() == before && !onlyNumbers) {
             abreast(text, cues.line().number());
         }
         if (items.size() == before && !onlyNumbers) {
@@ -234,6 +243,11 @@ final class KeyListReader {
 
     /** "Part B: 1 wax, 2 comb": the answers behind the name of their part, which is kept as their heading. */
     private String withoutHead(String text) {
+        Matcher counting = COUNTING_HEAD.matcher(text);
+        if (numbers.last > 0 && counting.lookingAt() && Integer.parseInt(counting.group(2)) == numbers.last + 1) {
+            heading = counting.group(1);
+            return text.substring(counting.end());
+        }
         Matcher named = PART_HEAD.matcher(text);
         Matcher head = named.lookingAt() ? named : BARE_PART_HEAD.matcher(text);
         if (!head.lookingAt()) {

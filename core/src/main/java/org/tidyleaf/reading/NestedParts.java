@@ -133,6 +133,7 @@ final class NestedParts {
                                 || shape.contains("i") && isFirstNumeral(all, parts)
                                 || hasRoom(all, parts, to)
                                 || haveNumerals(all, parts, to)
+                                || havePointsBelow(all, parts, to)
                                 || areAnswered(all, parts, to));
         boolean right = parts.size() > 1 && !isBelowLetter(all, from, parts.get(0), shape);
         return right && inEarnest ? parts : List.of();
@@ -168,6 +169,17 @@ final class NestedParts {
             }
         }
         return parts.size() > 1;
+    }
+
+    /** A line of nothing but points below each of them. */
+    private static boolean havePointsBelow(List<Cues> all, List<Integer> parts, int end) {
+        for (int i = 0; i < parts.size(); i++) {
+            int next = i + 1 < parts.size() ? parts.get(i + 1) : end;
+            if (all.subList(parts.get(i), next).stream().noneMatch(cues -> cues.is(Cues.Trait.POINTS_ONLY))) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Below or within one of them there is room to write: options, all of them with points, have none. */
