@@ -4,6 +4,8 @@ import java.util.Optional;
 
 /** Cuts a rich text into its groups, words and characters (RTF 1.9.1, Formal Syntax). One per document, not shared. */
 final class RtfTokens {
+    /** Numbers have 32 bits. */
+    private static final int MOST_DIGITS = 10;
 
     /** What comes next in the file. */
     sealed interface Token {}
@@ -88,7 +90,8 @@ final class RtfTokens {
         if (at < text.length() && text.charAt(at) == '-') {
             at++;
         }
-        while (at < text.length() && Character.isDigit(text.charAt(at)) && at - numberFrom < 10) {
+        int digitsFrom = at;
+        while (at < text.length() && Character.isDigit(text.charAt(at)) && at - digitsFrom < MOST_DIGITS) {
             at++;
         }
         String digits = text.substring(numberFrom, at);

@@ -259,7 +259,9 @@ final class BlockFinder {
         if (!table.isEmpty()) {
             boolean twoColumns =
                     table.stream().allMatch(piece -> cell(piece).orElseThrow().column() < 2);
-            if (!twoColumns && (PairTables.isLabelledPairs(all, table) || PairTables.isAroundDots(all, table))) {
+            if (!twoColumns
+                    && (PairColumns.of(table.stream().map(all::get).toList()).isPresent()
+                            || PairTables.isAroundDots(all, table))) {
                 table.forEach(piece -> found.put(piece, Blocks.Kind.PAIR));
                 targetsBelow(table);
                 lead(from - 1);

@@ -110,14 +110,25 @@ final class ExerciseHeads {
 
     private static boolean direct(List<Cues> all, List<Seen> heads) {
         long directing = heads.stream()
-                .map(head -> all.get(head.piece())
-                        .line()
-                        .text()
-                        .substring(head.label().end())
-                        .strip())
-                .filter(text -> DIRECTS.matcher(text).matches())
+                .filter(head -> directs(all.get(head.piece())
+                                .line()
+                                .text()
+                                .substring(head.label().end()))
+                        || directsBelow(all, head.piece()))
                 .count();
         return directing * 3 >= heads.size() * 2;
+    }
+
+    private static boolean directs(String text) {
+        return DIRECTS.matcher(text.strip()).matches();
+    }
+
+    /** "<b>2 Grammar: the passive</b>" and below it what is to be done. */
+    private static boolean directsBelow(List<Cues> all, int head) {
+        return head + 1 < all.size()
+                && all.get(head + 1).labels().isEmpty()
+                && !all.get(head).is(Trait.QUESTION_MARK)
+                && directs(all.get(head + 1).text());
     }
 
     /** Below at least two of them numbers in ordinary type begin with 1 and go on with 2. */

@@ -44,8 +44,11 @@ final class MatchMaker {
         }
     }
 
-    private static List<String> labels(Draft draft, int column) {
-        return labels(draft, cell -> cell.columns() == 4 && cell.column() == column);
+    /** Labels in a column of their own. */
+    private static List<String> labels(Draft draft, boolean ofLeft) {
+        return PairColumns.of(draft.pairs)
+                .map(columns -> columns.labels(draft.pairs, ofLeft))
+                .orElse(List.of());
     }
 
     private static List<String> labels(Draft draft, Predicate<Cell> where) {
@@ -66,7 +69,7 @@ final class MatchMaker {
                 && side(left).labels().isEmpty()) {
             left = left.stream().map(this::withoutBlank).toList();
         }
-        Side lefts = side(left).orAside(labels(draft, 0));
+        Side lefts = side(left).orAside(labels(draft, true));
         Optional<List<String>> numbered = writtenBefore(right);
         if (numbered.isPresent()) {
             right = right.stream().map(this::withoutBlank).toList();
@@ -75,7 +78,7 @@ final class MatchMaker {
                 .orAside(
                         PairSides.hasTermsAbove(draft)
                                 ? labels(draft, cell -> cell.column() % 2 == 0)
-                                : labels(draft, 2));
+                                : labels(draft, false));
         List<String> between = PairSides.writtenBetween(draft);
         List<Integer> written = (between.isEmpty() ? lefts.blanks() : between)
                 .stream()

@@ -24,9 +24,15 @@ final class PairSides {
         boolean equals = true;
         boolean terms = hasTermsAbove(draft);
         boolean dotted = draft.pairs.stream().anyMatch(PairSides::isDotBetween);
+        Optional<PairColumns> columns = PairColumns.of(draft.pairs);
         for (Cues cues : withoutHeads(draft.pairs)) {
             Segment segment = cues.piece().segment();
             Optional<Cell> cell = cues.line().layout().cell();
+            if (cell.isPresent() && columns.isPresent()) {
+                equals = false;
+                side(columns.get(), cell.get(), left, right).ifPresent(side -> side.add(segment));
+                continue;
+            }
             if (cell.isEmpty() && MatchLists.LIST_HEAD.matcher(cues.text()).matches()) {
                 continue;
             }
@@ -35,9 +41,7 @@ final class PairSides {
                 if (isBlankBetween(draft, cell.get()) || isDotBetween(cues)) {
                     continue;
                 }
-                boolean label = !dotted
-                        && (terms || cell.get().columns() == 4)
-                        && cell.get().column() % 2 == 0;
+                boolean label = !dotted && terms && cell.get().column() % 2 == 0;
                 boolean ofLeft = dotted
                         ? cell.get().column() == 0
                         : !terms && cell.get().column() < cell.get().columns() / 2;
@@ -72,6 +76,17 @@ final class PairSides {
             }
         }
         return equals;
+    }
+
+    /** Where the text of a cell belongs; nowhere where the cell is of a label, room or the names of columns. */
+    private static Optional<List<Segment>> side(
+            PairColumns columns, Cell cell, List<Segment> left, List<Segment> right) {
+        if (cell.row() < columns.firstRow()) {
+            return Optional.empty();
+        }
+        return cell.column() == columns.left()
+                ? Optional.of(left)
+                : cell.column() == columns.right() ? Optional.of(right) : Optional.empty();
     }
 
     /** A dot to draw lines from, in a cell of its own between the first and the last. */
@@ -115,6 +130,10 @@ final class PairSides {
     }
 
     static List<String> writtenBetween(Draft draft) {
+        Optional<PairColumns> columns = PairColumns.of(draft.pairs);
+        if (columns.isPresent()) {
+            return columns.get().written(draft.pairs);
+        }
         return draft.pairs.stream()
                 .filter(cues -> cues.line()
                         .layout()

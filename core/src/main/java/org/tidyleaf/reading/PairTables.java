@@ -126,15 +126,6 @@ final class PairTables {
         return letters >= BlockFinder.FEWEST_PAIRS && table.size() == 2 * letters;
     }
 
-    /** Four columns: numbers and what they number, letters and what they letter. */
-    static boolean isLabelledPairs(List<Cues> all, List<Integer> table) {
-        return table.size() >= 8
-                && table.stream().allMatch(piece -> cell(all, piece).columns() == 4)
-                && table.stream()
-                        .filter(piece -> cell(all, piece).column() % 2 == 0)
-                        .allMatch(piece -> all.get(piece).text().matches("[(]?(?:\\d{1,2}|[A-Za-z]|[ivx]{1,4})[.)]?"));
-    }
-
     private static Cell cell(List<Cues> all, int piece) {
         return all.get(piece).line().layout().cell().orElseThrow();
     }

@@ -44,7 +44,8 @@ final class PointsFinder {
 
     /** "____ / 3 p.": a place for what was earned over what can be, in brackets, close to the stroke or behind a whole sentence. */
     private static final Pattern SCORED = Vocabulary.pattern("\\s*(?:[(\\[]\\s*" + SCORE_RULE + "\\s*/|" + SCORE_RULE
-            + "/|(?<=[?!:)\\]]\\s{0,9}|[^.]\\.\\s{1,9}|\\s{3}|\\t)" + SCORE_RULE + "\\s*/)\\s*(\\d{1,2})\\s*(?:" + WORD
+            + "/|(?<=[?!.]\\s{1,9}|\\s{3}|\\t)/|(?<=[?!:)\\]]\\s{0,9}|[^.]\\.\\s{1,9}|\\s{3}|\\t)" + SCORE_RULE
+            + "\\s*/)\\s*(\\d{1,2})\\s*(?:" + WORD
             + "|p)?\\.?\\s*[)\\]]?\\s*$");
 
     private static final Pattern SCORE =
