@@ -98,7 +98,9 @@ final class BlockFinder {
             gapped(lead + 2);
             return;
         }
-        List<Integer> table = tableBelow(lead + 1);
+        // A picture may stand between what is asked and its table.
+        boolean pictured = lead + 2 < all.size() && all.get(lead + 1).is(Trait.FIGURE_ONLY);
+        List<Integer> table = tableBelow(pictured ? lead + 2 : lead + 1);
         if (table.isEmpty() && cues.is(Trait.GAP)) {
             gapAnswers(lead);
         }
@@ -125,6 +127,11 @@ final class BlockFinder {
         }
         if (!table.isEmpty() && PairTables.isLetteredTerms(all, table) && numbersBelow(table)) {
             lead(lead);
+            return;
+        }
+        Map<Integer, Blocks.Kind> steps = HabitFinder.asksForOrder(cues) ? StepTables.find(all, table) : Map.of();
+        if (!steps.isEmpty()) {
+            found.putAll(steps);
             return;
         }
         if (isNumbered(lead) && JudgedRows.are(all, table)) {

@@ -25,6 +25,10 @@ record Blocks(Map<Integer, Kind> byPiece) {
         PAIR,
         /** A step to be ordered, with a blank for its number before it. */
         STEP,
+        /** The number in the room beside a step: its place, if it is told. */
+        STEP_PLACE,
+        /** The name of a column of steps. */
+        TABLE_HEAD,
         /** A cell of a grid of statements against columns. */
         ROW,
         /** A cell of a table to complete. */
@@ -83,8 +87,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case ROW, CELL -> new Step(Role.ROW, false, inside);
             case WORDS -> new Step(Role.WORDS, false, inside);
             case OFFERED -> new Step(Role.WORDS, false, Step.OUTSIDE);
-            case GAP_ANSWER, PAIR_KEY -> new Step(Role.KEY, false, inside);
-            case SCALE -> new Step(Role.ASIDE, false, from.option());
+            case GAP_ANSWER, PAIR_KEY, STEP_PLACE -> new Step(Role.KEY, false, inside);
+            case SCALE, TABLE_HEAD -> new Step(Role.ASIDE, false, from.option());
             case GAPPED, LISTED -> new Step(Role.STEM, true, 0);
             case SUB_PART ->
                 from.option() > 0 ? new Step(Role.OPTION, true, from.option()) : new Step(Role.STEM, true, 0);

@@ -49,6 +49,9 @@ final class Draft {
     /** For steps to order, the place written before each, or empty. */
     final List<String> ranks = new ArrayList<>();
 
+    /** The place told before the step that comes next, or empty. */
+    String place = "";
+
     Optional<Announced> marginKey = Optional.empty();
     Optional<BigDecimal> points = Optional.empty();
 

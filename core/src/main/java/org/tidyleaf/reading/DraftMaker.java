@@ -502,6 +502,8 @@ final class DraftMaker {
                             cues.labels().get(0).end(),
                             cues.piece().segment().to());
                     draft.gapAnswers.add(GapParser.listed(source.text(answer)));
+                } else if (blocks.at(index).equals(Optional.of(Blocks.Kind.STEP_PLACE))) {
+                    options.place(draft, cues);
                 } else if (blocks.at(index).equals(Optional.of(Blocks.Kind.PAIR_KEY))) {
                     keys.addPairs(draft, cues.piece().segment());
                 } else {

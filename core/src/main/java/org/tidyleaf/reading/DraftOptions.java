@@ -62,8 +62,20 @@ final class DraftOptions {
         }
         Matcher matcher = STEP_BLANK.matcher(cues.line().text());
         int from = matcher.lookingAt() ? matcher.end() : 0;
-        draft.ranks.add(from > 0 ? matcher.group().replaceAll("\\D", "") : "");
+        draft.ranks.add(from > 0 ? matcher.group().replaceAll("\\D", "") : draft.place);
+        draft.place = "";
         addOption(draft, cues, from, cues.piece().segment().to());
+    }
+
+    /** The number in a cell beside a step, before it or behind it. */
+    void place(Draft draft, Cues cues) {
+        String place = cues.text().replaceAll("\\D", "");
+        boolean before = cues.line().layout().cell().orElseThrow().column() == 0;
+        if (before) {
+            draft.place = place;
+        } else if (!draft.ranks.isEmpty()) {
+            draft.ranks.set(draft.ranks.size() - 1, place);
+        }
     }
 
     private boolean isRightColumn(int index) {

@@ -19,13 +19,13 @@ import org.tidyleaf.source.Segment;
 
 /**
  * "3. True or false?" over rows "a | Wax melts. | T / F": in the last column the same pair again and again, to ring one of
- * the two; the column before it has the statements, one before that at most their letters.
+ * the two; the column before it has the statements, one before that at most their letters or numbers.
  */
 final class JudgedRows {
 
     private static final Pattern WORDS =
             Pattern.compile("[^\\p{L}]*(\\p{L}[\\p{L} ]{0,14}?)[^\\p{L}]+(\\p{L}[\\p{L} ]{0,14})[^\\p{L}]*");
-    private static final Pattern LETTER = Pattern.compile("[(]?(?:[A-Za-z]|[ivx]{1,4})[.)]?");
+    private static final Pattern LETTER = Pattern.compile("[(]?(?:[A-Za-z]|\\d{1,3}|[ivx]{1,4})[.)]?");
     private static final int FEWEST = 2;
 
     private JudgedRows() {}

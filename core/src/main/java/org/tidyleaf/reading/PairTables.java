@@ -59,18 +59,29 @@ final class PairTables {
         return dots && lefts.size() >= BlockFinder.FEWEST_PAIRS && rights.size() >= lefts.size();
     }
 
-    /** Two columns, and in every row a word beside an empty cell. */
+    /** Two columns, and in every row a word beside an empty cell; a row of two names may stand above. */
     static boolean isHalfEmpty(List<Cues> all, List<Integer> table) {
         Set<Integer> rows = new HashSet<>();
+        int first = hasNames(all, table) ? 1 : 0;
         for (int piece : table) {
             Cell cell = cell(all, piece);
             boolean word =
                     cell.columns() == 2 && cell.column() == 0 && all.get(piece).is(Cues.Trait.SHORT);
-            if (!word || !rows.add(cell.row())) {
+            if (cell.row() >= first && (!word || !rows.add(cell.row()))) {
                 return false;
             }
         }
         return rows.size() >= BlockFinder.FEWEST_PAIRS;
+    }
+
+    private static boolean hasNames(List<Cues> all, List<Integer> table) {
+        List<Integer> first =
+                table.stream().filter(piece -> cell(all, piece).row() == 0).toList();
+        return first.size() == 2
+                && first.stream()
+                        .allMatch(piece -> all.get(piece).is(Cues.Trait.SHORT)
+                                && !all.get(piece).is(Cues.Trait.ENDS_SENTENCE)
+                                && all.get(piece).labels().isEmpty());
     }
 
     /** Two columns, numbers that count on against letters that count from the first; a third may say what belongs together. */
