@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Line;
 
 /** "A 12 mm", "B 15 mm", "C 18 mm" on lines one below the other: letters without a full stop, known by their run. */
@@ -37,6 +38,11 @@ final class BareLetters {
     /** Two capitals far apart may be anything; two small ones with wide spaces behind them are parts. */
     private static final int FEWEST_APART = 3;
 
+    private static final String OVER = "A over a picture";
+
+    /** The shape of a letter below its picture. */
+    static final String BELOW = "A below a picture";
+
     private BareLetters() {}
 
     /** Adds a label to each piece of such a run of at least two; "A" alone is a word. */
@@ -45,7 +51,7 @@ final class BareLetters {
             run(all, i, 'A');
             run(all, i, 'a');
             overPictures(all, i);
-            abovePictures(all, i);
+            besidePictures(all, i);
         }
     }
 
@@ -57,25 +63,42 @@ final class BareLetters {
                 && all.get(from + 2 * count + 1).is(Cues.Trait.FIGURE_ONLY)) {
             count++;
         }
-        alone(all, from, 2, count);
+        alone(all, from, 2, count, OVER);
     }
 
-    /** "A   B   C" on one line over as many pictures. */
-    private static void abovePictures(List<Cues> all, int from) {
+    /** "A   B   C" on one line or in one row of a table, over or below as many pictures. */
+    private static void besidePictures(List<Cues> all, int from) {
         int count = 0;
         while (from + count < all.size()
-                && all.get(from + count).line() == all.get(from).line()
+                && isBeside(all.get(from), all.get(from + count))
                 && isAlone(all.get(from + count), count)) {
             count++;
         }
-        int figures = 0;
-        while (from + count + figures < all.size()
-                && all.get(from + count + figures).is(Cues.Trait.FIGURE_ONLY)) {
-            figures++;
+        int below = 0;
+        while (from + count + below < all.size()
+                && all.get(from + count + below).is(Cues.Trait.FIGURE_ONLY)) {
+            below++;
         }
-        if (figures == count) {
-            alone(all, from, 1, count);
+        int above = 0;
+        while (from > above && all.get(from - above - 1).is(Cues.Trait.FIGURE_ONLY)) {
+            above++;
         }
+        if (below == count) {
+            alone(all, from, 1, count, OVER);
+        } else if (above == count) {
+            alone(all, from, 1, count, BELOW);
+        }
+    }
+
+    private static boolean isBeside(Cues first, Cues cues) {
+        Optional<Cell> cell = cues.line().layout().cell();
+        return cues.line() == first.line()
+                || first.line()
+                        .layout()
+                        .cell()
+                        .filter(here -> cell.filter(other -> other.table() == here.table() && other.row() == here.row())
+                                .isPresent())
+                        .isPresent();
     }
 
     private static boolean isAlone(Cues cues, int place) {
@@ -87,7 +110,7 @@ final class BareLetters {
         return letter.length() == 1 && Character.toUpperCase(letter.charAt(0)) == 'A' + place;
     }
 
-    private static void alone(List<Cues> all, int from, int step, int count) {
+    private static void alone(List<Cues> all, int from, int step, int count, String shape) {
         for (int place = 0; place < count && count > 1; place++) {
             Cues cues = all.get(from + place * step);
             int begin = cues.piece().segment().from();
@@ -95,8 +118,7 @@ final class BareLetters {
             String letter = cues.text().replaceAll("\\W", "");
             all.set(
                     from + place * step,
-                    cues.withLabels(
-                            List.of(new Label(Label.Kind.LETTER, place + 1, letter, "A over a picture", begin, end))));
+                    cues.withLabels(List.of(new Label(Label.Kind.LETTER, place + 1, letter, shape, begin, end))));
         }
     }
 

@@ -376,6 +376,34 @@ final class DraftMaker {
                 .findFirst();
     }
 
+    /** A letter in a row of letters below as many pictures: it is the letter of the one above it. */
+    private void pictureAbove(Draft draft, int index) {
+        if (!isBelowPicture(index)) {
+            return;
+        }
+        int first = index;
+        while (isBelowPicture(first - 1)) {
+            first--;
+        }
+        int end = index + 1;
+        while (isBelowPicture(end)) {
+            end++;
+        }
+        Segment picture =
+                roles.get(Math.max(0, index - (end - first))).cues().piece().segment();
+        List<Segment> option = draft.options.get(draft.options.size() - 1).segments;
+        option.clear();
+        option.add(picture);
+        draft.pictures.removeAll(prose.text(option).pictures());
+    }
+
+    private boolean isBelowPicture(int index) {
+        return index >= 0
+                && index < roles.size()
+                && roles.get(index).cues().labels().stream()
+                        .anyMatch(label -> label.shape().equals(BareLetters.BELOW));
+    }
+
     private boolean isPictureOrEmpty(Draft.OptionDraft option) {
         Prose text = prose.text(option.segments);
         return text.isEmpty() || text.plain().isBlank() && !text.pictures().isEmpty();
@@ -453,7 +481,10 @@ final class DraftMaker {
         Cues cues = piece.cues();
         join(draft, index, piece);
         switch (piece.step().role()) {
-            case OPTION -> options.add(draft, index, piece);
+            case OPTION -> {
+                options.add(draft, index, piece);
+                pictureAbove(draft, index);
+            }
             case POINTS -> {
                 stems.withoutDash(draft);
                 points(draft, cues);
