@@ -177,9 +177,8 @@ final class BareOptions {
     static boolean isOnlyNumber(Cues cues, Habits habits) {
         return habits.stemLabel(cues)
                 .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
-                .filter(text -> text.isEmpty()
-                        || PointsFinder.only(text).isPresent()
-                        || StemTrimmer.TYPE_OR_DIFFICULTY.matcher(text).matches())
+                .filter(text ->
+                        text.isEmpty() || PointsFinder.only(text).isPresent() || StemTrimmer.isTypeAndPoints(text))
                 .isPresent();
     }
 

@@ -12,7 +12,8 @@ import org.tidyleaf.source.Source;
 final class FieldsBehind {
 
     private static final Pattern ANSWER = Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer") + "\\.?\\s?[:=]");
-    private static final Pattern FIELD = Pattern.compile("(?:\\t|\\s{2,})(\\p{Lu}\\p{L}{1,12}):\\s*(?=\\S)");
+    private static final Pattern FIELD = Pattern.compile(
+            "(?:\\t|\\s{2,})(\\p{Lu}[\\p{L}.'\u2019]{1,14}(?:\\s\\p{L}[\\p{L}.'\u2019]{0,12}){0,2}):\\s*(?=\\S)");
 
     /** A name that stands but once may be part of the answer. */
     private static final int AGAIN = 2;
