@@ -63,6 +63,7 @@ final class BlockFinder {
         for (int i = 0; i + 1 < all.size(); i++) {
             finder.below(i);
         }
+        GappedTexts.find(all).forEach(finder.found::putIfAbsent);
         SharedOptions.Found shared = SharedOptions.find(all);
         shared.asked().forEach(finder.found::remove);
         shared.offered().forEach(piece -> finder.found.put(piece, Blocks.Kind.OFFERED));
@@ -467,9 +468,13 @@ final class BlockFinder {
     private boolean isLineOfWords(int piece) {
         return piece < all.size()
                 && all.get(piece).labels().isEmpty()
-                && Stream.of(WORDS_APART, WORDS_BOXED, WORDS_DASHED, WORDS_LISTED)
-                        .anyMatch(words ->
-                                words.matcher(all.get(piece).text().strip()).matches());
+                && isWords(all.get(piece).text());
+    }
+
+    /** Nothing but words, parted by signs or wide spaces. */
+    static boolean isWords(String text) {
+        return Stream.of(WORDS_APART, WORDS_BOXED, WORDS_DASHED, WORDS_LISTED)
+                .anyMatch(words -> words.matcher(text.strip()).matches());
     }
 
     /** A line of nothing but words, far apart, and below it lines with about as many gaps: whatever asks for it. */

@@ -96,6 +96,7 @@ final class CueFinder {
         GroupHeads.mark(all);
         CountedHeads.mark(all);
         OrLines.mark(all);
+        GappedTexts.label(all);
         withoutLoneClozes(all);
         return all;
     }

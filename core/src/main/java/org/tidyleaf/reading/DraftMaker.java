@@ -255,7 +255,8 @@ final class DraftMaker {
                     margin.map(m -> new Draft.Announced(m.group(1), cues.piece().segment()));
         }
         margin(draft, cues);
-        List<Segment> aroundNumber = NumberedGaps.around(cues, label);
+        List<Segment> aroundNumber =
+                GappedTexts.isOne(draft) ? GappedTexts.around(cues) : NumberedGaps.around(cues, label);
         if (!aroundNumber.isEmpty()) {
             aroundNumber.forEach(segment -> stems.add(draft, segment));
             return;

@@ -57,6 +57,8 @@ final class KeyGatherer {
 
     private static final Pattern PART =
             Pattern.compile("([A-Z]{0,3}\\d{1,3}(?:[a-h](?=[ivx]))?)(?:\\.(?=\\d))?([a-z]|[ivx]{2,4}|\\d{1,2})");
+    private static final Pattern RANGE = Pattern.compile("(\\d{1,3})\\s?[-\u2013]\\s?\\d{1,3}");
+
     static final Pattern LEFT_NUMBER = Pattern.compile(
             "(?:_+\\s*(?:\\p{L}_+\\s*)?|[(\\[]\\s*\\p{L}?\\s*[)\\]]\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
 
@@ -187,6 +189,14 @@ final class KeyGatherer {
         for (int i = 1; i <= gaps && draft.number.isEmpty() && stem.contains("(" + i + ")"); i++) {
             String gap = "(" + i + ") ";
             find(draft, String.valueOf(i)).ifPresent(item -> said.add(gap + item.text()));
+        }
+        Matcher range = RANGE.matcher(draft.number);
+        if (range.matches()) {
+            int first = Integer.parseInt(range.group(1));
+            for (int i = 0; i < gaps && said.size() == i; i++) {
+                String gap = "(" + (i + 1) + ") ";
+                find(draft, String.valueOf(first + i)).ifPresent(item -> said.add(gap + item.text()));
+            }
         }
         return gaps > 1 && said.size() == gaps ? Optional.of(String.join(" ", said)) : Optional.empty();
     }
