@@ -69,6 +69,10 @@ final class PdfParagraphs {
     /** "… Use the (4)" over "______ to loosen": a gap within the sentence. */
     private static final Pattern GAP_GOES_ON = Pattern.compile("[_.\u2026]{3,}[,;]?\\s\\p{Ll}.*");
 
+    private static final Pattern GAP_FIRST = Pattern.compile("[_.\u2026]{3,}\\s?[.,;]?\\s\\S");
+
+    private static final Pattern NUMBER_LAST = Pattern.compile(".*\\p{L}[,;]?\\s[(\\[]?\\d{1,3}[)\\].]?");
+
     private static final Pattern BEFORE_GAP = Pattern.compile(".*(?:\\p{L}|,|[(\\[]\\d{1,2}[)\\]])");
 
     /** A row to write on ends where it likes. */
@@ -203,10 +207,17 @@ final class PdfParagraphs {
                 && row.right() < edges[place] + SAME_EDGE
                 && ((edges[place] - row.right()) * (isCentered(row, next) ? 2 : 1) < firstWord(next)
                         || endsInHyphen(row, next))
-                && isBold(row.glyphs().get(row.glyphs().size() - 1))
-                        == isBold(next.glyphs().get(0))
+                && (isNumberedGap(row, next)
+                        || isBold(row.glyphs().get(row.glyphs().size() - 1))
+                                == isBold(next.glyphs().get(0)))
                 && (!alone[place] || goesOnInSmall(next))
                 && isWithinSentence(row, next);
+    }
+
+    /** "… the bees had filled 9" over "______ . Today": a gap below its number, which may be bold. */
+    private static boolean isNumberedGap(PdfRow row, PdfRow next) {
+        return GAP_FIRST.matcher(next.spaced()).lookingAt()
+                && NUMBER_LAST.matcher(row.spaced()).matches();
     }
 
     private static boolean goesOnInSmall(PdfRow next) {
@@ -223,7 +234,9 @@ final class PdfParagraphs {
 
     private static boolean isWithinSentence(PdfRow row, PdfRow next) {
         String text = row.plain();
-        if (SIGN.matcher(next.spaced()).matches() || isBracketOpen(row.spaced(), next.spaced())) {
+        if (SIGN.matcher(next.spaced()).matches()
+                || isNumberedGap(row, next)
+                || isBracketOpen(row.spaced(), next.spaced())) {
             return true;
         }
         boolean wide = isWide(row) || next.lastPart().isPresent();

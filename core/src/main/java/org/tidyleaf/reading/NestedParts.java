@@ -303,6 +303,6 @@ final class NestedParts {
             // What is said of the whole stands above what is said of all questions.
             parts.forEach(part -> part.points = Optional.empty());
         }
-        PartSplitter.shareOut(lead.pointed ? lead.points : Optional.empty(), parts);
+        PartSplitter.shareOut(lead.pointed ? lead.points : Optional.empty(), parts, false);
     }
 }

@@ -228,7 +228,7 @@ final class PartSplitter {
                 said -> part(parts, draft, said.segment().line()).hints.add(said));
         draft.writing.forEach(line -> part(parts, draft, line).writing.add(line));
         draft.ruledPoints.forEach((line, points) -> part(parts, draft, line).points = Optional.of(points));
-        shareOut(draft.points, parts);
+        shareOut(draft.points, parts, true);
         return parts;
     }
 
@@ -291,12 +291,17 @@ final class PartSplitter {
         }
     }
 
-    /** What the whole is worth, said of it or behind the last of its parts alone, is parted among them where it comes out even. */
-    static void shareOut(Optional<BigDecimal> whole, List<Draft> parts) {
+    /**
+     * What the whole is worth, said of it or behind the last of its parts alone, is parted among them where it comes out even.
+     *
+     * @param halves whether each may be worth less than a point, as statements to judge are
+     */
+    static void shareOut(Optional<BigDecimal> whole, List<Draft> parts, boolean halves) {
         Optional<BigDecimal> behindLast = parts.get(parts.size() - 1).points;
         long pointed = parts.stream().filter(part -> part.points.isPresent()).count();
         Optional<BigDecimal> said = pointed == 0 ? whole : pointed == 1 ? behindLast : Optional.empty();
         said.flatMap(points -> PointsFinder.share(points, parts.size()))
+                .filter(each -> halves && pointed == 0 || each.compareTo(BigDecimal.ONE) >= 0)
                 .ifPresent(points -> parts.forEach(part -> part.points = Optional.of(points)));
     }
 }

@@ -275,7 +275,7 @@ final class PointsFinder {
     static Optional<BigDecimal> share(BigDecimal total, int questions) {
         BigDecimal halves = total.multiply(BigDecimal.valueOf(2));
         BigDecimal[] parts = halves.divideAndRemainder(BigDecimal.valueOf(questions));
-        boolean even = parts[1].signum() == 0 && parts[0].compareTo(BigDecimal.valueOf(2)) >= 0;
+        boolean even = parts[1].signum() == 0 && parts[0].compareTo(BigDecimal.ONE) >= 0;
         return even ? Optional.of(plain(total.divide(BigDecimal.valueOf(questions)))) : Optional.empty();
     }
 

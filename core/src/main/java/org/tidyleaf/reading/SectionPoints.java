@@ -80,8 +80,9 @@ final class SectionPoints {
                     .filter(draft -> !draft.pointed && (ofAll.isPresent() || !isPart(draft)))
                     .forEach(draft -> draft.points = each);
         } else if (within.stream().allMatch(draft -> draft.points.isEmpty())) {
-            Optional<BigDecimal> share =
-                    PointsFinder.beside(title).flatMap(found -> PointsFinder.share(found.points(), within.size()));
+            Optional<BigDecimal> share = PointsFinder.beside(title)
+                    .or(() -> PointsFinder.beside(said))
+                    .flatMap(found -> PointsFinder.share(found.points(), within.size()));
             within.forEach(draft -> draft.points = share);
         }
     }
