@@ -228,7 +228,7 @@ final class PartSplitter {
                 said -> part(parts, draft, said.segment().line()).hints.add(said));
         draft.writing.forEach(line -> part(parts, draft, line).writing.add(line));
         draft.ruledPoints.forEach((line, points) -> part(parts, draft, line).points = Optional.of(points));
-        shareOut(draft.points, parts, true);
+        shareOut(draft.points, parts, parts.size() > 2);
         return parts;
     }
 
@@ -294,7 +294,7 @@ final class PartSplitter {
     /**
      * What the whole is worth, said of it or behind the last of its parts alone, is parted among them where it comes out even.
      *
-     * @param halves whether each may be worth less than a point, as statements to judge are
+     * @param halves whether each may be worth less than a point, as one of several statements may
      */
     static void shareOut(Optional<BigDecimal> whole, List<Draft> parts, boolean halves) {
         Optional<BigDecimal> behindLast = parts.get(parts.size() - 1).points;
