@@ -59,6 +59,11 @@ final class ColumnFinder {
     /** Rows and columns give the place of the first piece in each cell. */
     private static void table(
             List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
+        Map<Integer, Columns.Use> fields = FieldTables.find(all, rows);
+        if (!fields.isEmpty()) {
+            uses.putAll(fields);
+            return;
+        }
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
             Map<Integer, Columns.Use> heads = new HashMap<>(ColumnHeads.find(all, row.getValue()));
             boolean headRow = has(heads, Columns.Kind.QUESTION)
