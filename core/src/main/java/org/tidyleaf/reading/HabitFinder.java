@@ -111,7 +111,7 @@ final class HabitFinder {
             stems.put(shape, members.size());
             members.forEach(seen -> chained.add(seen.piece()));
         });
-        Map<Integer, String> parts = NestedParts.find(all, chained, options.keySet(), inBlocks);
+        Map<Integer, String> parts = NestedParts.find(all, chained, headings, options.keySet(), inBlocks);
         Map<Integer, String> lettered = LetteredQuestions.find(all, headings, chained, inBlocks);
         lettered.keySet().removeAll(parts.keySet());
         Stream.of(parts, lettered)

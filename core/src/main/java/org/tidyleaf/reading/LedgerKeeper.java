@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
 import org.tidyleaf.source.Line;
@@ -14,14 +15,18 @@ final class LedgerKeeper {
 
     private LedgerKeeper() {}
 
-    static List<Entry> keep(Source source, List<Assigned> roles, int[] owners) {
+    /** @param layouts what stands in tables of questions and in blocks, by the same places as {@code roles} */
+    static List<Entry> keep(Source source, List<Assigned> roles, int[] owners, Layouts layouts) {
         List<Entry> ledger = new ArrayList<>();
         for (int i = 0; i < roles.size(); i++) {
             Assigned piece = roles.get(i);
             if (piece.cues().piece().first()) {
                 Line line = piece.cues().line();
                 Role role = piece.step().role();
-                String reason = role == Role.ASIDE ? reason(piece.cues()) : "";
+                String reason = "";
+                if (role == Role.ASIDE) {
+                    reason = inTable(i, layouts).orElse(reason(piece.cues()));
+                }
                 boolean more = piece.step().more();
                 ledger.add(new Entry(line.number(), line.text(), role, reason, owners[i], piece.doubt(), more));
             }
@@ -37,6 +42,20 @@ final class LedgerKeeper {
             throw new IllegalStateException("the ledger has " + ledger.size() + " entries for "
                     + source.lines().size() + " lines");
         }
+    }
+
+    private static Optional<String> inTable(int index, Layouts layouts) {
+        Optional<String> inColumn = layouts.columns().at(index).map(use -> switch (use.kind()) {
+            case HEAD -> "name of a column or field";
+            case LABEL -> use.name().isEmpty() ? "name of a column or field" : "label for the author";
+            default -> "";
+        });
+        Optional<String> inBlock = layouts.blocks().at(index).map(kind -> switch (kind) {
+            case SCALE -> "marking grid";
+            case TABLE_HEAD -> "name of a column or field";
+            default -> "";
+        });
+        return inColumn.or(() -> inBlock).filter(reason -> !reason.isEmpty());
     }
 
     private static String reason(Cues cues) {

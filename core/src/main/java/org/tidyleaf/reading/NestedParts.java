@@ -25,15 +25,16 @@ final class NestedParts {
     /**
      * The pieces that letter such parts, each with its label's shape.
      *
+     * @param headings places of heads, behind which no part of a question above stands
      * @param inBlocks places of grids and the like, whose letters are no parts
      */
     static Map<Integer, String> find(
-            List<Cues> all, Set<Integer> numbered, Set<String> letters, Set<Integer> inBlocks) {
+            List<Cues> all, Set<Integer> numbered, Set<Integer> headings, Set<String> letters, Set<Integer> inBlocks) {
         Map<Integer, String> found = new HashMap<>();
         int from = 0;
         while (from < all.size()) {
             int to = from + 1;
-            while (to < all.size() && !numbered.contains(to)) {
+            while (to < all.size() && !numbered.contains(to) && !headings.contains(to)) {
                 to++;
             }
             if (numbered.contains(from)) {

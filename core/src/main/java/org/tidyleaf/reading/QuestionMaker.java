@@ -192,6 +192,7 @@ final class QuestionMaker {
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {
         Optional<List<String>> three = draft.options.isEmpty()
                         && particulars.stem().gapCount() == 0
+                        && !asksForWords(particulars.stem().plain())
                 ? JudgedBy.threeIn(says(draft))
                         .or(() -> JudgedBy.threeIn(prose.text(draft.lead).plain()))
                         .or(() -> JudgedBy.lettersIn(says(draft)))
@@ -527,10 +528,18 @@ final class QuestionMaker {
     /** The two words by which the section, or the lead of its parts, says that statements are judged. */
     private Optional<List<String>> judgedBy(Draft draft) {
         String stem = prose.text(draft.stem).plain();
+        if (asksForWords(stem)) {
+            return Optional.empty();
+        }
         Matcher asked = ASKED_TO_JUDGE.matcher(stem);
         return JudgedBy.in(says(draft))
                 .or(() -> JudgedBy.in(prose.text(draft.lead).plain()))
                 .or(() -> asked.lookingAt() ? JudgedBy.in(asked.group(1)) : Optional.empty());
+    }
+
+    /** "Write 60 to 80 words." below statements to judge is none of them. */
+    private static boolean asksForWords(String stem) {
+        return WordLimitsFinder.find(stem).most() > 0;
     }
 
     /** "R" for Right: 0 or 1; empty where the text is something else. */

@@ -56,7 +56,7 @@ public final class Reader {
             questions = withCopy(questions, key.get());
         }
         List<Snag> snags = SnagFinder.find(source, drafts.roles(), drafts, questions, keys);
-        List<Entry> ledger = LedgerKeeper.keep(source, drafts.roles(), drafts.owners());
+        List<Entry> ledger = LedgerKeeper.keep(source, drafts.roles(), drafts.owners(), layouts);
         return new Reading(title(source, drafts), drafts.sections(), drafts.stimuli(), questions, ledger, snags);
     }
 
