@@ -59,6 +59,10 @@ final class PdfParagraphs {
                     + "|[\\p{So}\\p{Sm}\\p{Sk}\\p{Po}\\p{Pc}\\p{Pd}\\p{Ps}\u2022\\d#].*|[\\p{Lu}][\\p{L} .\u00b0]{0,24}[:=\\d#].*"
                     + "|\\p{Lu}\\p{L}{2,11}\\s(?:[A-Z]|[IVX]{1,4})[.:)].*");
 
+    /** "61.8 cm." below "… cuts the board to": a number with its unit, and none of a question. */
+    private static final Pattern AMOUNT = Pattern.compile(
+            "\\d{1,4}(?:[.,]\\d{1,3}\\s?(?:\\p{Ll}{1,3}(?!\\p{L})|[%\u00b0]|[.,;)]?$)|\\s(?:[kcm]?m|[km]?g|ml|min|\u00b0C)\\b).*");
+
     private static final Pattern ENDS = Pattern.compile(".*[.?!:;\u2026_)\\]][\"'\u201d\u2019\u00bb]?");
 
     /** "(2 points)", "(___/2)", "- 2 points": what had no room behind its question. */
@@ -264,6 +268,9 @@ final class PdfParagraphs {
         }
         if (BEFORE_GAP.matcher(text).matches()
                 && GAP_GOES_ON.matcher(next.spaced()).matches()) {
+            return true;
+        }
+        if (Character.isLowerCase(last(row)) && AMOUNT.matcher(next.spaced()).matches()) {
             return true;
         }
         boolean left = next.left() < row.left() - LEFT;

@@ -69,6 +69,7 @@ final class BlockFinder {
         shared.offered().forEach(piece -> finder.found.put(piece, Blocks.Kind.OFFERED));
         LoneQuestions.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.NEW_LEAD));
         GradeScales.find(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.SCALE));
+        finder.found.putAll(AnswerGrids.find(all));
         SubParts.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.SUB_PART));
         return new Blocks(Map.copyOf(finder.found));
     }

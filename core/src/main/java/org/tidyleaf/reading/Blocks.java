@@ -27,6 +27,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
         STEP,
         /** The number in the room beside a step: its place, if it is told. */
         STEP_PLACE,
+        /** Room for the answers to all questions, or what announces it. */
+        ANSWER_GRID,
         /** The name of a column of steps. */
         TABLE_HEAD,
         /** A cell of a grid of statements against columns. */
@@ -88,7 +90,7 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case WORDS -> new Step(Role.WORDS, false, inside);
             case OFFERED -> new Step(Role.WORDS, false, Step.OUTSIDE);
             case GAP_ANSWER, PAIR_KEY, STEP_PLACE -> new Step(Role.KEY, false, inside);
-            case SCALE, TABLE_HEAD -> new Step(Role.ASIDE, false, from.option());
+            case SCALE, TABLE_HEAD, ANSWER_GRID -> new Step(Role.ASIDE, false, from.option());
             case GAPPED, LISTED -> new Step(Role.STEM, true, 0);
             case SUB_PART ->
                 from.option() > 0 ? new Step(Role.OPTION, true, from.option()) : new Step(Role.STEM, true, 0);

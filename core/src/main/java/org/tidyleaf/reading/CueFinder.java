@@ -64,6 +64,7 @@ final class CueFinder {
         NumberedGaps.label(all);
         IndentedNumbers.label(all);
         BoxesBehind.label(all);
+        BracketsBehindLetters.mark(all);
         BoxCells.label(all);
         JudgedLines.label(all);
         BlankBoxes.label(all);

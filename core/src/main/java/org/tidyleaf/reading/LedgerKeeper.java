@@ -52,6 +52,7 @@ final class LedgerKeeper {
         });
         Optional<String> inBlock = layouts.blocks().at(index).map(kind -> switch (kind) {
             case SCALE -> "marking grid";
+            case ANSWER_GRID -> "room for the answers to all questions";
             case TABLE_HEAD -> "name of a column or field";
             default -> "";
         });

@@ -36,6 +36,10 @@ final class PointsFinder {
     private static final Pattern AT_START =
             Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("type_head", "difficulty")
                     + "\\s*[-\u2013\u2014,;:|/]\\s*)?" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]](?:[.:](?=\\s))?\\s*");
+    /** "(1,0) Mark the right one." */
+    private static final Pattern DECIMAL_AT_START =
+            Pattern.compile("\\s*[(\\[](\\d{1,2}[.,]\\d{1,2})[)\\]]\\s+(?=\\p{Lu})");
+
     /** "(0-2)" right behind a question's number: from nothing to two points. */
     private static final Pattern FROM_NOTHING =
             Vocabulary.pattern("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*(?:" + WORD + "\\.?)?\\s*\\)\\s*");
@@ -158,6 +162,10 @@ final class PointsFinder {
         Matcher range = FROM_NOTHING.matcher(text);
         if (range.lookingAt()) {
             return Optional.of(new Found(number(range), 0, range.end()));
+        }
+        Matcher decimal = DECIMAL_AT_START.matcher(text);
+        if (decimal.lookingAt()) {
+            return Optional.of(new Found(plain(number(decimal)), 0, decimal.end()));
         }
         Matcher start = AT_START.matcher(text);
         return start.lookingAt() ? Optional.of(new Found(number(start), 0, start.end())) : Optional.empty();

@@ -197,9 +197,12 @@ final class RoleAssigner {
 
     /** What asks for the block below it can be nothing else, so it says nothing against a heading above. */
     private boolean isFixed(int index) {
-        // Nor do the many cells of a table of grades, which are none of the question's either way.
-        boolean settled =
-                layouts.blocks().isLead(index) || layouts.blocks().at(index).equals(Optional.of(Blocks.Kind.SCALE));
+        // Nor do the many cells of tables that are none of the question's either way.
+        boolean settled = layouts.blocks().isLead(index)
+                || layouts.blocks()
+                        .at(index)
+                        .filter(kind -> kind == Blocks.Kind.SCALE || kind == Blocks.Kind.ANSWER_GRID)
+                        .isPresent();
         return settled && !constraints.get(index).concerned();
     }
 
