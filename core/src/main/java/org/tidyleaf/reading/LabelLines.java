@@ -28,6 +28,10 @@ final class LabelLines {
     /** "REF: p. 12": one field with a short value. */
     private static final Pattern FIELD = Pattern.compile(NAME + "\\S.{0,40}");
 
+    /** "WB-101 / Safety / v2": where the author keeps the question. */
+    private static final Pattern CODE = Pattern.compile(
+            "[A-Z]{2,4}[-_ ]?\\d{2,5}(?:\\s*[/|\u00b7,\u2013-]\\s*[\\p{L}\\d][\\p{L}\\d .]{0,20}){0,4}");
+
     /** A line of fields that stands but once may be part of anything. */
     private static final int AGAIN = 2;
 
@@ -54,6 +58,7 @@ final class LabelLines {
                 all.set(i, cues.withLead(new Cues.Lead(Cues.Announces.LABEL, end)));
             }
         }
+        codes(all);
         belowAnswers(all);
         belowQuestions(all);
     }
@@ -123,6 +128,28 @@ final class LabelLines {
                         .anyMatch(label -> label.kind() == Label.Kind.NUMBER
                                 && label.end()
                                         >= all.get(piece - 1).piece().segment().to());
+    }
+
+    /** Codes with a line of their own between questions, one for each. */
+    private static void codes(List<Cues> all) {
+        List<Integer> found = new ArrayList<>();
+        for (int i = 1; i < all.size(); i++) {
+            boolean below = i + 1 == all.size() || all.get(i + 1).number().isPresent();
+            boolean bare = all.get(i).line().layout().cell().isEmpty()
+                    && all.get(i).lead().isEmpty();
+            if (below && bare && CODE.matcher(all.get(i).text()).matches()) {
+                found.add(i);
+            }
+        }
+        if (found.size() >= AGAIN) {
+            found.forEach(i -> all.set(
+                    i,
+                    all.get(i)
+                            .withLabels(List.of())
+                            .withLead(new Cues.Lead(
+                                    Cues.Announces.LABEL,
+                                    all.get(i).piece().segment().to()))));
+        }
     }
 
     /** "ANSWER: b" and below it "REF: p. 12", question after question: what stands there with a name is no answer. */

@@ -2,7 +2,9 @@ package org.tidyleaf.reading;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
@@ -17,7 +19,7 @@ final class LoneQuestions {
     static Set<Integer> find(List<Cues> all) {
         Set<Integer> found = new HashSet<>();
         for (int i = 2; i < all.size(); i++) {
-            boolean below = isPartHead(all.get(i - 1)) && isText(all.get(i));
+            boolean below = (isPartHead(all.get(i - 1)) || isHeadAmongLists(all, i - 1)) && isText(all.get(i));
             if (below && (hasGap(all.get(i)) || hasRoomBelow(all, i)) && isAlone(all, i)) {
                 found.add(i);
             }
@@ -32,6 +34,26 @@ final class LoneQuestions {
                         && label.printed().matches("\\p{Lu}.*"));
         return cues.line().layout().cell().isEmpty()
                 && (cues.is(Trait.SECTION_WORD) || lettered && HabitFinder.looksLikeHeading(cues));
+    }
+
+    /** "C. Complete the text with these words: …", where "A." and "B." stand over numbers from 1. */
+    private static boolean isHeadAmongLists(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        Optional<Label> letter = cues.labels().stream()
+                .filter(label ->
+                        label.kind() == Label.Kind.LETTER && label.printed().matches("\\p{Lu}") && label.ordinal() > 1)
+                .findFirst();
+        return letter.isPresent()
+                && cues.is(Trait.INSTRUCTION_WORD)
+                && IntStream.range(0, all.size() - 1)
+                        .anyMatch(i -> i != piece
+                                && all.get(i).labels().stream()
+                                        .anyMatch(label -> label.shape()
+                                                .equals(letter.get().shape()))
+                                && all.get(i + 1)
+                                        .number()
+                                        .filter(one -> one.ordinal() == 1)
+                                        .isPresent());
     }
 
     private static boolean isText(Cues cues) {
@@ -65,6 +87,12 @@ final class LoneQuestions {
         }
         return next == all.size()
                 || isPartHead(all.get(next))
+                || isHeadAmongLists(all, next)
+                || next + 1 < all.size()
+                        && all.get(next + 1)
+                                .number()
+                                .filter(one -> one.ordinal() == 1)
+                                .isPresent()
                 || all.get(next).is(Trait.END_WORD)
                 || all.get(next).lead().isPresent();
     }

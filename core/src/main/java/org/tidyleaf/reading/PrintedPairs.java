@@ -21,6 +21,10 @@ final class PrintedPairs {
 
     private static final String BOX =
             "(?:(?:[" + LabelFinder.BOXES + "]|[(\\[]\\s{0,3}[xX\u2713\u2714]?\\s{0,3}[)\\]])\\s*)?";
+    /** "V \u25a1   F \u25a1". */
+    private static final String BOX_BEHIND =
+            "(?:\\s?(?:[" + LabelFinder.BOXES + "]|[(\\[]\\s{0,3}[xX\u2713\u2714]?\\s{0,3}[)\\]]))?";
+
     private static final Pattern NEVER = Pattern.compile("(?!)");
 
     private static final List<Judgement> JUDGEMENTS = Stream.concat(
@@ -53,6 +57,9 @@ final class PrintedPairs {
 
     private static final Pattern TICK_BEFORE = Pattern.compile("\u2611|[(\\[]\\s{0,3}[xX\u2713\u2714]\\s{0,3}[)\\]]");
 
+    private static final Pattern ANY_BOX =
+            Pattern.compile("[" + LabelFinder.BOXES + "]|[(\\[]\\s{0,3}[xX\u2713\u2714]?\\s{0,3}[)\\]]");
+
     /** "Decide whether the statements are right or wrong": the pair ends the sentence. */
     static final Pattern IN_SENTENCE =
             Vocabulary.pattern(".*\\p{Ll}\\s\\p{L}+\\s" + Vocabulary.ALL.either("or") + "\\s\\p{L}+[.:]?\\s*");
@@ -72,8 +79,9 @@ final class PrintedPairs {
 
     private static Pattern judgementPattern(String pair, boolean letters) {
         String[] words = pair.split("\\|");
-        String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + "\\s*[)\\]]?\\s*(?:/|\\||[-\u2013]|"
-                + Vocabulary.ALL.either("and") + ")?\\s*[(\\[]?\\s*" + BOX + words[1] + "\\s*[)\\]]?\\s*$";
+        String regex = "(?:\\s+|(?=\\())[(\\[]?\\s*" + BOX + words[0] + BOX_BEHIND
+                + "\\s*[)\\]]?\\s*(?:/|\\||[-\u2013]|"
+                + Vocabulary.ALL.either("and") + ")?\\s*[(\\[]?\\s*" + BOX + words[1] + BOX_BEHIND + "\\s*[)\\]]?\\s*$";
         return letters ? Pattern.compile(regex) : Vocabulary.pattern(regex);
     }
 
@@ -168,6 +176,12 @@ final class PrintedPairs {
         boolean second = TICK_BEFORE
                 .matcher(pair.group().substring(pair.end(1) - pair.start(), pair.start(2) - pair.start()))
                 .find();
+        // Where a box stands behind the last of the words, each stands behind its word.
+        String behind = pair.group().substring(pair.end(2) - pair.start());
+        if (ANY_BOX.matcher(behind).find()) {
+            boolean last = TICK_BEFORE.matcher(behind).find();
+            return second == last ? Optional.empty() : Optional.of(second ? 0 : 1);
+        }
         return first == second ? Optional.empty() : Optional.of(first ? 0 : 1);
     }
 }

@@ -18,6 +18,9 @@ final class SlashedOptions {
     private static final Pattern LABELLED =
             Pattern.compile("\\s*[(\\[]?(?:\\p{L}|\\d{1,3})[.):\\]]|\\s*[*\u2022\u00b7\u2013-]\\s");
 
+    /** Below a lettered option the options of its question are all there. */
+    private static final Pattern LETTERED = Pattern.compile("\\s*[(\\[]?[A-Ha-h](?:[.):\\]]|\\s{2}|\\t)");
+
     /** A line by itself may be a choice within a text. */
     private static final int FEWEST_LINES = 2;
 
@@ -27,7 +30,10 @@ final class SlashedOptions {
         boolean several = false;
         for (int i = 1; i < source.lines().size(); i++) {
             Line line = source.lines().get(i);
-            if (isList(line) && !isList(source.lines().get(i - 1))) {
+            Line above = source.lines().get(i - 1);
+            if (isList(line)
+                    && !isList(above)
+                    && !LETTERED.matcher(above.text()).lookingAt()) {
                 lines.add(line.number());
                 several |= STROKE.split(line.text()).length > 2;
             }
