@@ -35,6 +35,8 @@ final class BareLetters {
     private static final Pattern PAIR =
             Pattern.compile("\\s*([ACEG])\\s+\\S.{0,80}?(?:\\s{2,}|\\t)\\s*([BDFH])\\s+\\S.{0,80}");
 
+    private static final int MOST_BETWEEN = 12;
+
     /** Two capitals far apart may be anything; two small ones with wide spaces behind them are parts. */
     private static final int FEWEST_APART = 3;
 
@@ -123,13 +125,30 @@ final class BareLetters {
     }
 
     private static void run(List<Cues> all, int from, char first) {
-        int end = from;
-        while (end < all.size() && isLetter(all.get(end), (char) (first + end - from))) {
-            end++;
+        List<Integer> places = new ArrayList<>();
+        int at = from;
+        while (at < all.size() && isLetter(all.get(at), (char) (first + places.size()))) {
+            places.add(at);
+            at++;
+            int next = at;
+            // Below small letters there may be room to write, and what wraps.
+            while (first == 'a' && next < all.size() && next - at < MOST_BETWEEN && isBetween(all.get(next))) {
+                next++;
+            }
+            at = next < all.size() && isLetter(all.get(next), (char) (first + places.size())) ? next : at;
         }
-        for (int at = from; at < end && end - from > 1; at++) {
-            add(all, at, at - from + 1);
+        for (int i = 0; i < places.size() && places.size() > 1; i++) {
+            add(all, places.get(i), i + 1);
         }
+    }
+
+    private static boolean isBetween(Cues cues) {
+        boolean room = cues.is(Cues.Trait.WRITING_LINE) || cues.is(Cues.Trait.POINTS_ONLY);
+        boolean wrapped = cues.labels().isEmpty()
+                && cues.is(Cues.Trait.STARTS_LOWER)
+                && cues.lead().isEmpty();
+        return cues.line().layout().cell().isEmpty()
+                && (room || wrapped && !BARE.matcher(cues.text()).lookingAt());
     }
 
     /** "A wax     B honey" right above "C comb     D pollen": where the second of two letters begins; empty elsewhere. */

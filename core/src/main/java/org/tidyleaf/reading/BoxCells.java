@@ -6,7 +6,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Cell;
 
-/** A table with a text and a box to tick in each row, before them a letter perhaps, and nothing else: its texts are options. */
+/** A table with a text and a box to tick in each row, drawn or an empty cell, before them a letter perhaps, and nothing else: its texts are options. */
 final class BoxCells {
 
     private static final Pattern BOX = Pattern.compile(
@@ -20,6 +20,7 @@ final class BoxCells {
 
     /** Gives each text the box of its row; the box's own cell is nothing to read any more. */
     static void label(List<Cues> all) {
+        besideEmptyCells(all);
         int from = 0;
         while (from < all.size()) {
             int columns = cell(all, from).map(Cell::columns).orElse(0);
@@ -32,6 +33,47 @@ final class BoxCells {
             }
             from = Math.max(to, from + 1);
         }
+    }
+
+    /** "Tick two." over rows of a statement and an empty cell to tick. */
+    private static void besideEmptyCells(List<Cues> all) {
+        for (int i = 1; i < all.size(); i++) {
+            Cues lead = all.get(i - 1);
+            boolean asks = cell(all, i - 1).isEmpty()
+                    && lead.number().isPresent()
+                    && Vocabulary.ALL.mentions(lead.words(), "tick")
+                    && !Vocabulary.ALL.mentions(lead.words(), "fill_table")
+                    && JudgedBy.in(lead.text()).isEmpty();
+            int to = i;
+            while (asks && to < all.size() && isLone(all, to) && isNextRow(all, i, to)) {
+                to++;
+            }
+            if (to - i > FEWEST && (to == all.size() || !isNextRow(all, i, to) && !sharesTable(all, i, to))) {
+                all.subList(i, to)
+                        .replaceAll(cues ->
+                                cues.withBoxBehind(cues.piece().segment().to(), false));
+            }
+        }
+    }
+
+    private static boolean isLone(List<Cues> all, int piece) {
+        return cell(all, piece)
+                        .filter(cell -> cell.columns() == 2 && cell.column() == 0)
+                        .isPresent()
+                && all.get(piece).labels().isEmpty()
+                && all.get(piece).text().contains(" ")
+                && !all.get(piece).is(Cues.Trait.GAP);
+    }
+
+    private static boolean isNextRow(List<Cues> all, int first, int piece) {
+        return sharesTable(all, first, piece)
+                && cell(all, piece).orElseThrow().row()
+                        == cell(all, first).orElseThrow().row() + piece - first;
+    }
+
+    private static boolean sharesTable(List<Cues> all, int first, int piece) {
+        return cell(all, first).isPresent()
+                && cell(all, first).map(Cell::table).equals(cell(all, piece).map(Cell::table));
     }
 
     private static void label(List<Cues> all, int row, int columns) {

@@ -198,6 +198,9 @@ final class KeyGatherer {
                 find(draft, String.valueOf(first + i)).ifPresent(item -> said.add(gap + item.text()));
             }
         }
+        if (said.isEmpty() && gaps > 1 && draft.number.isEmpty() && draft.section >= 0) {
+            return list.wordsOf(all.sections().get(draft.section).title());
+        }
         return gaps > 1 && said.size() == gaps ? Optional.of(String.join(" ", said)) : Optional.empty();
     }
 

@@ -113,6 +113,16 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
                         said.get(0).line()));
     }
 
+    /** "C: wax, honey": what is said of a part as a whole. */
+    Optional<String> wordsOf(String heading) {
+        String wanted = plain(heading);
+        return items.stream()
+                .filter(item ->
+                        item.number().isEmpty() && !item.heading().isEmpty() && beginsAs(wanted, plain(item.heading())))
+                .map(Item::text)
+                .findFirst();
+    }
+
     /** "Ex. 3: wax, honey": what answers the third exercise, which is one question, as a whole. */
     private Optional<Item> wholePart(String number) {
         return items.stream()

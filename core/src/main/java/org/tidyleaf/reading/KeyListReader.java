@@ -60,6 +60,10 @@ final class KeyListReader {
     private static final Pattern STEPS_OF_PART = Pattern.compile(
             "([IVX]{1,4}|[A-H])\\s*[.:)]\\s*(\\d{1,2}(?:\\s*[,;\u2013-]\\s*\\d{1,2}){2,}|[A-Za-z](?:\\s*[,;]\\s*[A-Za-z]){2,})[.]?");
 
+    /** "C: swarm, comb, pollen": what goes into the gaps of a part. */
+    private static final Pattern WORDS_OF_PART =
+            Pattern.compile("([A-H]|[IVX]{1,4})\\s*[:.]\\s+(\\p{L}[^\\d:,;]*(?:[,;]\\s*\\p{L}[^\\d:,;]*)+)");
+
     /** Shorter answers are whole, whatever stands below them. */
     private static final int UNFINISHED = 30;
 
@@ -235,9 +239,13 @@ final class KeyListReader {
     /** "I. 3, 5, 1, 4, 2": the numbers that the steps of a whole part get. */
     private void wholePart(Cues cues) {
         Matcher steps = STEPS_OF_PART.matcher(cues.text());
+        Matcher words = WORDS_OF_PART.matcher(cues.text());
         if (steps.matches()) {
             items.add(new KeyList.Item(
                     steps.group(1), "", steps.group(2), cues.line().number()));
+        } else if (words.matches() && !heading.isEmpty() && !items.isEmpty()) {
+            heading = words.group(1);
+            items.add(new KeyList.Item(heading, "", words.group(2), cues.line().number()));
         }
     }
 

@@ -65,8 +65,10 @@ final class PairTables {
         int first = hasNames(all, table) ? 1 : 0;
         for (int piece : table) {
             Cell cell = cell(all, piece);
-            boolean word =
-                    cell.columns() == 2 && cell.column() == 0 && all.get(piece).is(Cues.Trait.SHORT);
+            boolean word = cell.columns() == 2
+                    && cell.column() == 0
+                    && all.get(piece).is(Cues.Trait.SHORT)
+                    && !all.get(piece).has(Label.Kind.BOX);
             if (cell.row() >= first && (!word || !rows.add(cell.row()))) {
                 return false;
             }
