@@ -15,6 +15,9 @@ final class PdfTables {
     /** In points: a narrower strip between two rules is a double rule and no cell. */
     private static final float LEAST_CELL = 6;
 
+    /** Fewer lines in each of two cells are a heading in two parts. */
+    private static final int LEAST_LINES = 3;
+
     private PdfTables() {}
 
     /**
@@ -106,11 +109,26 @@ final class PdfTables {
                     && page.glyphs().stream().noneMatch(glyph -> glyph.y() < ys.get(0) && isOver(glyph, xs))
                     && filled(page, table) == 1;
             if ((grid || rest && (page.number() > 0 || narrow)) && (rest || filled(page, table) >= 2)
-                    || isRowAtEdge(page, table)) {
+                    || isRowAtEdge(page, table)
+                    || isRowOfLists(page, table)) {
                 tables.add(table);
             }
         }
         return tables;
+    }
+
+    /** A single row of two cells with several lines in each: two lists side by side. */
+    private static boolean isRowOfLists(PdfPage page, Table table) {
+        if (table.xs().size() != 3 || table.ys().size() != 2) {
+            return false;
+        }
+        List<Set<Integer>> baselines = List.of(new HashSet<>(), new HashSet<>());
+        for (PdfPage.Glyph glyph : page.glyphs()) {
+            if (table.holds(glyph) && !glyph.text().isBlank()) {
+                baselines.get(table.column(glyph)).add(Math.round(glyph.y()));
+            }
+        }
+        return baselines.stream().allMatch(lines -> lines.size() >= LEAST_LINES);
     }
 
     /** A row of two cells with nothing above it on its page, or nothing below, is all that the page holds of a longer table. */
