@@ -59,7 +59,8 @@ final class ColumnFinder {
     /** Rows and columns give the place of the first piece in each cell. */
     private static void table(
             List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
-        Map<Integer, Columns.Use> fields = FieldTables.find(all, rows);
+        Map<Integer, Columns.Use> fields = new HashMap<>(FieldTables.find(all, rows));
+        fields.putAll(PartRows.find(all, rows));
         if (!fields.isEmpty()) {
             uses.putAll(fields);
             return;

@@ -29,7 +29,7 @@ record Columns(Map<Integer, Use> byPiece) {
     /**
      * A cell's use.
      *
-     * @param name of an option's column its letter, of a label's its head, else empty
+     * @param name of an option's column its letter, of a label's its head, of a number the whole of it where its cell has only a part; else empty
      * @param beginsRow whether it is the first cell of its row
      */
     record Use(Kind kind, String name, boolean beginsRow) {}

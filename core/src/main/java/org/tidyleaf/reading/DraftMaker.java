@@ -310,8 +310,9 @@ final class DraftMaker {
     private void begin(int index, Cues cues) {
         int from = cues.piece().segment().from();
         String id = "q" + cues.line().number() + (from == 0 ? "" : "-" + from);
+        String whole = columns.at(index).map(Columns.Use::name).orElse("");
         String printed = isNumberCell(index)
-                ? cues.text().replaceAll("[.):]$", "")
+                ? whole.isEmpty() ? cues.text().replaceAll("[.):]$", "") : whole
                 : stemLabel(cues).map(Label::printed).orElse("");
         String number = printed.isEmpty() ? notes.identifier().orElse("") : printed;
         // A question that heads a group of its own belongs to none above it.
