@@ -8,12 +8,19 @@ import java.util.regex.Pattern;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Source;
 
-/** "c) every spring          B": far behind the last option of several questions a bare capital, the letter of the right one. */
+/**
+ * "c) every spring          B": far behind the last option of several questions a bare capital, the letter of the right one; or in
+ * brackets far behind what is asked, "2. Bees breathe through          [B]".
+ */
 final class FarLetters {
 
     private static final Pattern FAR = Pattern.compile("(?:.*\\S)?(?:\\s{4,}|\\s?\\t\\s?)([A-H])\\s*");
 
     private static final Pattern OTHER = Pattern.compile("(?:.*\\S)?(?:\\s{4,}|\\s?\\t\\s?)[I-Z]\\s*");
+
+    /** Behind a question, whose options stand below. */
+    private static final Pattern FAR_IN_BRACKETS =
+            Pattern.compile("\\W*\\d{1,3}\\S{0,2}\\s.*\\S(?:\\s{4,}|\\s?\\t\\s?)([(\\[]\\s?[A-H]\\s?[)\\]])\\s*");
 
     /** Fewer such lines may be anything. */
     private static final int SEVERAL = 3;
@@ -25,19 +32,30 @@ final class FarLetters {
         boolean judged = source.lines().stream()
                 .anyMatch(line ->
                         endsInCapital(line.text()) && OTHER.matcher(line.text()).matches());
-        for (Line line : source.lines()) {
+        List<Line> lines = source.lines();
+        for (int i = 0; i < lines.size(); i++) {
+            Line line = lines.get(i);
+            Matcher asked = FAR_IN_BRACKETS.matcher(line.text());
+            boolean bracket = line.text().stripTrailing().endsWith(")")
+                    || line.text().stripTrailing().endsWith("]");
+            if (bracket && asked.matches() && i + 1 < lines.size() && isLettered(lines.get(i + 1))) {
+                cuts.put(line.number(), asked.start(1));
+            }
             Matcher far = FAR.matcher(line.text());
             boolean option = !judged
                     && line.layout().cell().isEmpty()
                     && endsInCapital(line.text())
                     && far.matches()
                     && far.start(1) > 0
-                    && LabelFinder.letterAt(line.text(), 0, line.text().length())
-                            .isPresent();
+                    && isLettered(line);
             if (option) {
                 cuts.put(line.number(), far.start(1));
             }
         }
+    }
+
+    private static boolean isLettered(Line line) {
+        return LabelFinder.letterAt(line.text(), 0, line.text().length()).isPresent();
     }
 
     /** A cheap look before the patterns are tried: a capital behind a blank. */
@@ -60,17 +78,25 @@ final class FarLetters {
             Cues cues = all.get(i);
             Cues before = all.get(i - 1);
             boolean behind = !cues.piece().first()
-                    && cues.text().matches("[A-H]")
-                    && cues.labels().isEmpty()
+                    && (cues.text().matches("[A-H]")
+                            || isAsked(before) && cues.text().matches("[(\\[]\\s?[A-H]\\s?[)\\]]"))
+                    && (cues.labels().isEmpty() || isAsked(before))
                     && cues.piece().segment().to() == cues.line().text().length()
                     && before.line().number() == cues.line().number()
-                    && before.labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
+                    && (isAsked(before)
+                            || before.labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER));
             if (behind) {
                 all.set(
                         i,
-                        cues.withLead(new Cues.Lead(
-                                Cues.Announces.KEY, cues.piece().segment().from())));
+                        cues.withLabels(List.of())
+                                .withLead(new Cues.Lead(
+                                        Cues.Announces.KEY,
+                                        cues.piece().segment().from())));
             }
         }
+    }
+
+    private static boolean isAsked(Cues cues) {
+        return cues.number().isPresent();
     }
 }

@@ -8,6 +8,9 @@ import org.tidyleaf.question.Section;
 /** "IV. Essay (6 points)": what the heads of sections say about the points of the questions below them. */
 final class SectionPoints {
 
+    /** Fewer heads may end in a number for something else. */
+    private static final int FEWEST_BARE = 3;
+
     private SectionPoints() {}
 
     /**
@@ -16,12 +19,15 @@ final class SectionPoints {
      * @param said the heads as printed, for each section
      */
     static void share(List<Section> sections, List<String> said, List<Draft> questions) {
+        // "Task 2 Write the opposites. (4)": a bare number is worth points where all heads have one.
+        boolean bare = said.size() >= FEWEST_BARE
+                && said.stream().allMatch(head -> PointsFinder.bareBeside(head).isPresent());
         for (int i = 0; i < sections.size(); i++) {
             int section = i;
             List<Draft> within =
                     questions.stream().filter(draft -> draft.section == section).toList();
             if (!within.isEmpty()) {
-                share(sections.get(i).title(), said.get(i), within);
+                share(sections.get(i).title(), said.get(i), within, bare);
             }
         }
     }
@@ -67,7 +73,7 @@ final class SectionPoints {
         return draft.number.matches("\\d+[.]?[a-z]+");
     }
 
-    private static void share(String title, String said, List<Draft> within) {
+    private static void share(String title, String said, List<Draft> within, boolean bare) {
         Optional<BigDecimal> ofAll = PointsFinder.eachOf(said, within.size());
         Optional<BigDecimal> each = ofAll.or(() -> PointsFinder.eachOf(said, questions(within)));
         List<BigDecimal> one = PointsFinder.sum(said);
@@ -82,6 +88,7 @@ final class SectionPoints {
         } else if (within.stream().allMatch(draft -> draft.points.isEmpty())) {
             Optional<BigDecimal> share = PointsFinder.beside(title)
                     .or(() -> PointsFinder.beside(said))
+                    .or(() -> bare ? PointsFinder.bareBeside(said) : Optional.empty())
                     .flatMap(found -> PointsFinder.share(found.points(), within.size()));
             within.forEach(draft -> draft.points = share);
         }
