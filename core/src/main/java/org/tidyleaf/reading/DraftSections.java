@@ -100,7 +100,12 @@ final class DraftSections {
     static int labelEnd(Cues cues) {
         Segment whole = cues.piece().segment();
         Matcher head = LABEL.matcher(cues.line().text()).region(whole.from(), whole.to());
-        return head.lookingAt() ? head.end() : whole.from();
+        // "Task 3 Write the opposites." has no sign behind its number.
+        int worded = cues.number()
+                .filter(number -> HabitFinder.isWorded(number.shape()) && number.from() == whole.from())
+                .map(Label::end)
+                .orElse(whole.from());
+        return head.lookingAt() ? head.end() : worded;
     }
 
     private static Optional<PointsFinder.Found> each(Cues cues) {
