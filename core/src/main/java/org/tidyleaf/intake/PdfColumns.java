@@ -158,14 +158,17 @@ final class PdfColumns {
         Block best = new Block(from, 0);
         for (float x = page.width() * 0.38f; x < page.width() * 0.62f; x += 2) {
             int end = clearUntil(rows, from, x);
+            if (end <= best.end()) {
+                continue;
+            }
             List<PdfRow> within = rows.subList(from, end);
             int left = left(within, x);
             int right = right(within, x);
             boolean both = left >= COLUMN_ROWS && right >= COLUMN_ROWS / 2 && right * 5 >= end - from
                     || left > 0 && right > 0 && isKnown(known, x)
                     || left >= FULL_COLUMN && isOverflow(page, within, x);
-            int texts = (int) texts(within, x) * (isKnown(known, x) ? KNOWN_TEXTS : TEXTS);
-            if (both && end > best.end() && texts >= right) {
+            // Looking at every sign of every row is dear, so it comes last.
+            if (both && texts(within, x) * (isKnown(known, x) ? KNOWN_TEXTS : TEXTS) >= right) {
                 best = new Block(end, x);
             }
         }

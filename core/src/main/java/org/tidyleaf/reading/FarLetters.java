@@ -22,6 +22,9 @@ final class FarLetters {
     private static final Pattern FAR_IN_BRACKETS =
             Pattern.compile("\\W*\\d{1,3}\\S{0,2}\\s.*\\S(?:\\s{4,}|\\s?\\t\\s?)([(\\[]\\s?[A-H]\\s?[)\\]])\\s*");
 
+    /** A longer line is no question with its key. */
+    private static final int LONGEST = 400;
+
     /** Fewer such lines may be anything. */
     private static final int SEVERAL = 3;
 
@@ -36,8 +39,8 @@ final class FarLetters {
         for (int i = 0; i < lines.size(); i++) {
             Line line = lines.get(i);
             Matcher asked = FAR_IN_BRACKETS.matcher(line.text());
-            boolean bracket = line.text().stripTrailing().endsWith(")")
-                    || line.text().stripTrailing().endsWith("]");
+            String text = line.text().stripTrailing();
+            boolean bracket = text.length() < LONGEST && (text.endsWith(")") || text.endsWith("]"));
             if (bracket && asked.matches() && i + 1 < lines.size() && isLettered(lines.get(i + 1))) {
                 cuts.put(line.number(), asked.start(1));
             }
