@@ -77,6 +77,8 @@ final class LetteredQuestions {
     private static Optional<Label> letter(Cues cues, int ordinal) {
         return cues.labels().stream()
                 .filter(label -> label.kind() == Label.Kind.LETTER
+                        // Options listed on one line have places and no letters.
+                        && !label.printed().isEmpty()
                         && Character.isLowerCase(label.printed().charAt(0))
                         && (ordinal == 0 || label.ordinal() == ordinal))
                 .findFirst();
