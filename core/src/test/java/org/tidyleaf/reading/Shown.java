@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.stream.Collectors;
 import org.tidyleaf.question.ChoiceQuestion;
+import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 
 /** A reading as text that a person can check: sections, passages, questions with options or answers, and snags. */
@@ -70,9 +71,15 @@ final class Shown {
             options.append("\n    ")
                     .append(choice.key().contains(i) ? "*" : "-")
                     .append(' ')
-                    .append(choice.options().get(i).text().plain());
+                    .append(option(choice.options().get(i).text()));
         }
         return options.toString();
+    }
+
+    /** An option's words; of one that is a picture that it has one. */
+    private static String option(Prose text) {
+        boolean picture = text.plain().isBlank() && !text.pictures().isEmpty();
+        return picture ? "(picture)" : text.plain();
     }
 
     private static String answer(Question question) {
