@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /**
@@ -158,25 +159,26 @@ final class NestedParts {
 
     /** "(a) Define … (2)  (b) Explain … (3)": what has points of its own is asked and not offered. */
     private static boolean havePoints(List<Cues> all, List<Integer> parts, int end) {
-        for (int i = 0; i < parts.size(); i++) {
-            int next = i + 1 < parts.size() ? parts.get(i + 1) : end;
-            boolean pointed = all.subList(parts.get(i), next).stream()
-                    .anyMatch(cues -> cues.is(Cues.Trait.POINTS_ONLY)
-                            || POINTS_BEHIND.matcher(cues.text()).find()
-                            || Vocabulary.ALL.mentions(cues.words(), "points")
-                                    && PointsFinder.beside(cues.text()).isPresent());
-            if (!pointed) {
-                return false;
-            }
-        }
-        return parts.size() > 1;
+        return eachHas(all, parts, end, NestedParts::isPointed) && parts.size() > 1;
+    }
+
+    private static boolean isPointed(Cues cues) {
+        return cues.is(Cues.Trait.POINTS_ONLY)
+                || POINTS_BEHIND.matcher(cues.text()).find()
+                || Vocabulary.ALL.mentions(cues.words(), "points")
+                        && PointsFinder.beside(cues.text()).isPresent();
     }
 
     /** A line of nothing but points below each of them. */
     private static boolean havePointsBelow(List<Cues> all, List<Integer> parts, int end) {
+        return eachHas(all, parts, end, cues -> cues.is(Cues.Trait.POINTS_ONLY));
+    }
+
+    /** Whether there is such a line from each part on to the next. */
+    private static boolean eachHas(List<Cues> all, List<Integer> parts, int end, Predicate<Cues> wanted) {
         for (int i = 0; i < parts.size(); i++) {
             int next = i + 1 < parts.size() ? parts.get(i + 1) : end;
-            if (all.subList(parts.get(i), next).stream().noneMatch(cues -> cues.is(Cues.Trait.POINTS_ONLY))) {
+            if (all.subList(parts.get(i), next).stream().noneMatch(wanted)) {
                 return false;
             }
         }
