@@ -170,7 +170,7 @@ final class BareOptions {
                 .filter(points -> points.from() > 0)
                 .map(PointsFinder.Found::from)
                 .orElse(text.length());
-        return stem.is(Trait.GAP) && ProseMaker.gapsIn(text.substring(0, end)) > 0;
+        return stem.is(Trait.GAP) && GapSigns.count(text.substring(0, end)) > 0;
     }
 
     /** Whether there is nothing but a question's number, with its points perhaps. */

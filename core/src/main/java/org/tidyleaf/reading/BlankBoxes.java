@@ -37,7 +37,7 @@ final class BlankBoxes {
                 && cues.is(Cues.Trait.SHORT)
                 && !cues.is(Cues.Trait.QUESTION_MARK)
                 && rule.lookingAt()
-                && ProseMaker.gapsIn(cues.line().text().substring(rule.end())) == 0
+                && GapSigns.count(cues.line().text().substring(rule.end())) == 0
                 && !cues.line().text().substring(rule.end()).matches("\\d{1,2}[.)].*|.*[.]\\s*");
     }
 

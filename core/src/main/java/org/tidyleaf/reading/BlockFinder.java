@@ -188,13 +188,13 @@ final class BlockFinder {
 
     /** Below a numbered text with gaps, lines numbered from 1, as many as there are gaps: what goes into each. */
     private void gapAnswers(int lead) {
-        int gaps = ProseMaker.gapsIn(all.get(lead).text());
+        int gaps = GapSigns.count(all.get(lead).text());
         Optional<Label> number = number(lead);
         int last = lead;
         // The text may wrap: what goes on without a label is its next line.
         while (number.isPresent() && last + 1 < all.size() && wraps(last + 1)) {
             last++;
-            gaps += ProseMaker.gapsIn(all.get(last).text());
+            gaps += GapSigns.count(all.get(last).text());
         }
         boolean room = gaps > 1 && number.isPresent() && last + gaps < all.size();
         for (int i = 1; room && i <= gaps; i++) {
@@ -503,7 +503,7 @@ final class BlockFinder {
             if (!ofGroup) {
                 break;
             }
-            gaps += ProseMaker.gapsIn(all.get(i).text());
+            gaps += GapSigns.count(all.get(i).text());
         }
         return gaps;
     }

@@ -92,6 +92,7 @@ final class CueFinder {
         PageTops.mark(all);
         Verdicts.mark(all);
         OptionRemarks.mark(all);
+        RemarksBelow.mark(all);
         JudgementLegends.mark(all);
         PassageTitles.mark(all);
         GroupHeads.mark(all);

@@ -17,6 +17,9 @@ final class Draft {
     String number;
 
     final int section;
+    /** The line it begins with, where it has no number and heads a group of its own; else empty. */
+    String heading = "";
+
     final List<Cues> cues = new ArrayList<>();
     final List<Segment> stem = new ArrayList<>();
     final List<OptionDraft> options = new ArrayList<>();

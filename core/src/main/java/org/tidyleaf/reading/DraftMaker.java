@@ -79,6 +79,7 @@ final class DraftMaker {
         List<Stimulus> stimuli = passages.stimuli(source, prose);
         PartSplitter splitter = new PartSplitter(source, stems, roles, owners);
         List<Draft> whole = splitter.split(questions);
+        whole.forEach(draft -> SpottedErrors.offer(source, draft));
         whole.stream()
                 .filter(draft -> draft.points.isEmpty())
                 .forEach(draft ->
@@ -319,6 +320,7 @@ final class DraftMaker {
         boolean ownGroup = habits.headings().contains(index) && headLabel(index).isPresent()
                 || stemLabel(cues).filter(sections::isHeadedAs).isPresent();
         Draft draft = new Draft(id, number, ownGroup ? -1 : sections.last());
+        draft.heading = ownGroup && number.isEmpty() ? cues.text() : "";
         notes.giveTo(draft, sections.pointsEach());
         draft.inSequence = habits.chained().contains(index);
         List<String> named = WordBanks.named(cues.text());
@@ -565,7 +567,15 @@ final class DraftMaker {
         if (said.isPresent() && !draft.pointed) {
             draft.points = said;
             draft.pointed = true;
+            draft.pointsPerPair = isOfFirstPair(draft);
         }
+    }
+
+    /** "7. ANS: C   PTS: 1" below pairs, which goes on with 8. */
+    private static boolean isOfFirstPair(Draft draft) {
+        return !draft.pairs.isEmpty()
+                && draft.keys.size() == 1
+                && PairKeys.isWordedOne(draft.keys.get(0).text());
     }
 
     /** Feedback between two options, or below each of them, is for the option above it. */

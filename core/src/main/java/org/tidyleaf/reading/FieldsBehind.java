@@ -11,7 +11,8 @@ import org.tidyleaf.source.Source;
 /** "ANS: A   PTS: 1   REF: p. 31": behind the answer, far apart, fields with the same names again and again. */
 final class FieldsBehind {
 
-    private static final Pattern ANSWER = Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("answer") + "\\.?\\s?[:=]");
+    private static final Pattern ANSWER =
+            Vocabulary.pattern("\\W*(?:\\d{1,3}[.)]\\s*)?" + Vocabulary.ALL.either("answer") + "\\.?\\s?[:=]");
     private static final Pattern FIELD = Pattern.compile(
             "(?:\\t|\\s{2,})(\\p{Lu}[\\p{L}.'\u2019]{1,14}(?:\\s\\p{L}[\\p{L}.'\u2019]{0,12}){0,2}):\\s*(?=\\S)");
 

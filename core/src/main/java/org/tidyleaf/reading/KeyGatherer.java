@@ -57,6 +57,9 @@ final class KeyGatherer {
 
     private static final Pattern PART =
             Pattern.compile("([A-Z]{0,3}\\d{1,3}(?:[a-h](?=[ivx]))?)(?:\\.(?=\\d))?([a-z]|[ivx]{2,4}|\\d{1,2})");
+    /** More words in a line are a sentence that goes on. */
+    private static final int LONGEST_SPELLING = 3;
+
     private static final Pattern RANGE = Pattern.compile("(\\d{1,3})\\s?[-\u2013]\\s?\\d{1,3}");
 
     static final Pattern LEFT_NUMBER = Pattern.compile(
@@ -114,7 +117,7 @@ final class KeyGatherer {
                         .filter(said -> draft.pairs.isEmpty() || said.length() > LONGEST_OF_ONE)
                         .or(() -> listedPairs(draft))
                         .or(() -> listedGaps(draft))
-                : Optional.of(Draft.join(draft.keys).plain());
+                : Optional.of(said(draft));
         if (claims.isEmpty()) {
             KeySource from = draft.keys.isEmpty() && draft.models.isEmpty() && text.isPresent()
                     ? list.source()
@@ -128,6 +131,21 @@ final class KeyGatherer {
                 .findFirst();
         List<String> evidence = claims.stream().map(Claim::evidence).toList();
         return new GatheredKey(first.chosen(), text, first.source(), evidence, conflict);
+    }
+
+    /** What the lines of its answer say; for a single gap each line below "Answer:" is a spelling of its own. */
+    private String said(Draft draft) {
+        List<Draft.Announced> below = draft.keys.subList(1, draft.keys.size());
+        boolean spellings = below.size() > 1
+                && draft.keys.get(0).text().isBlank()
+                && below.stream().allMatch(line -> line.text().split("\\s+").length <= LONGEST_SPELLING)
+                && GapSigns.count(String.join(
+                                " ", draft.stem.stream().map(source::text).toList()))
+                        == 1;
+        return spellings
+                ? String.join(
+                        " / ", below.stream().map(line -> line.text().strip()).toList())
+                : Draft.join(draft.keys).plain();
     }
 
     private List<Claim> explicit(Draft draft) {
@@ -184,7 +202,7 @@ final class KeyGatherer {
     /** A text without a number of its own has its gaps numbered like questions: an entry for each. */
     private Optional<String> listedGaps(Draft draft) {
         String stem = String.join(" ", draft.stem.stream().map(source::text).toList());
-        int gaps = ProseMaker.gapsIn(stem);
+        int gaps = GapSigns.count(stem);
         List<String> said = new ArrayList<>();
         for (int i = 1; i <= gaps && draft.number.isEmpty() && stem.contains("(" + i + ")"); i++) {
             String gap = "(" + i + ") ";
@@ -198,8 +216,11 @@ final class KeyGatherer {
                 find(draft, String.valueOf(first + i)).ifPresent(item -> said.add(gap + item.text()));
             }
         }
-        if (said.isEmpty() && gaps > 1 && draft.number.isEmpty() && draft.section >= 0) {
-            return list.wordsOf(all.sections().get(draft.section).title());
+        if (said.isEmpty()
+                && gaps > 1
+                && draft.number.isEmpty()
+                && !heading(draft).isEmpty()) {
+            return list.wordsOf(heading(draft));
         }
         return gaps > 1 && said.size() == gaps ? Optional.of(String.join(" ", said)) : Optional.empty();
     }
@@ -210,15 +231,21 @@ final class KeyGatherer {
 
     private Optional<KeyList.Item> listed(Draft draft) {
         Optional<KeyList.Item> said = find(draft, draft.number);
-        boolean pairs = draft.number.isEmpty() && !draft.pairs.isEmpty() && draft.section >= 0;
-        return said.isPresent() || !pairs
-                ? said
-                : list.pairsOf(all.sections().get(draft.section).title());
+        boolean pairs = draft.number.isEmpty()
+                && !draft.pairs.isEmpty()
+                && !heading(draft).isEmpty();
+        return said.isPresent() || !pairs ? said : list.pairsOf(heading(draft));
+    }
+
+    /** What it stands under; empty where nothing heads it. */
+    private String heading(Draft draft) {
+        return draft.section < 0
+                ? draft.heading
+                : all.sections().get(draft.section).title();
     }
 
     private Optional<KeyList.Item> find(Draft draft, String number) {
-        String heading =
-                draft.section < 0 ? "" : all.sections().get(draft.section).title();
+        String heading = heading(draft);
         if (beginAnew && number.equals(draft.number)) {
             return list.find(String.valueOf(drafts.indexOf(draft) + 1), heading);
         }

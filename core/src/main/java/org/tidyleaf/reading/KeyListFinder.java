@@ -37,6 +37,12 @@ final class KeyListFinder {
             Vocabulary.pattern("(?:^|(?<=[\\s.;,]))((?:" + Vocabulary.ALL.either("section", "question")
                     + "|ex)\\.?\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,4}))\\s*[:.)\u2013-]\\s+");
 
+    /** "I. 1-b, 2-a   II. 3, 1, 2": parts by their numerals or letters, far apart. */
+    private static final Pattern PART_FAR = Pattern.compile("(?:^\\s*|\\t|\\s{3,})([IVX]{1,4}|[A-H])\\s*[.:)]\\s+");
+
+    private static final Pattern FIRST_ANSWER = Pattern.compile("[(]?1\\s*[.):=-]?\\s*[(]?\\p{L}");
+    private static final Pattern STEPS = Pattern.compile("\\d{1,2}(?:\\s*[,;-]\\s*\\d{1,2}){2}");
+
     private static final Pattern LETTERS_ONLY =
             Pattern.compile("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
 
@@ -204,7 +210,7 @@ final class KeyListFinder {
     }
 
     private static void byParts(KeyListReader reader, String text, int line) {
-        Matcher part = PART_NAMED.matcher(text);
+        Matcher part = (beginAnew(text) ? PART_FAR : PART_NAMED).matcher(text);
         List<Integer> starts = new ArrayList<>();
         List<Integer> ends = new ArrayList<>();
         List<String> heads = new ArrayList<>();
@@ -219,6 +225,26 @@ final class KeyListFinder {
             String said = text.substring(ends.get(i), end).strip().replaceFirst("[.;]$", "");
             reader.ofPart(heads.get(i), said, line);
         }
+    }
+
+    /** Whether the answers of at least two numbered parts begin with 1, or say nothing of numbers. */
+    private static boolean beginAnew(String text) {
+        Matcher part = PART_FAR.matcher(text);
+        List<String> heads = new ArrayList<>();
+        int begun = 0;
+        while (part.find()) {
+            heads.add(part.group(1));
+            String said = text.substring(part.end());
+            begun += FIRST_ANSWER.matcher(said).lookingAt()
+                            || STEPS.matcher(said).lookingAt()
+                    ? 1
+                    : 0;
+        }
+        boolean first = !heads.isEmpty() && text.strip().startsWith(heads.get(0));
+        return first
+                && begun > 1
+                && (heads.subList(0, 2).equals(List.of("I", "II"))
+                        || heads.subList(0, 2).equals(List.of("A", "B")));
     }
 
     /** The lines that the key wraps over, where one of them goes on with "4.2 …" in the middle of it. */
@@ -329,7 +355,7 @@ final class KeyListFinder {
         for (int i = piece - 1; i >= 0 && !numbered; i--) {
             gaps += all.get(i).is(Cues.Trait.WRITING_LINE)
                     ? 0
-                    : ProseMaker.gapsIn(all.get(i).text());
+                    : GapSigns.count(all.get(i).text());
             numbered = isNumberCell(all.get(i))
                     || all.get(i).labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
         }

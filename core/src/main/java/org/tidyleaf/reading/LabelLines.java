@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
  */
 final class LabelLines {
 
-    private static final String NAME = "(\\p{L}[\\p{L}.]{1,13}|\\p{L}{2,10}\\s\\p{L}{2,10})\\s?[:=]\\s?";
+    private static final String NAME = "(\\p{L}[\\p{L}.]{1,13}|\\p{L}{2,10}\\s\\p{L}{2,10})\\s?[:=]\\s{0,3}";
     private static final Pattern FIELDS =
             Pattern.compile(NAME + "\\S.{0,60}?(?:\\t|\\s{2,}|\\s?[|;]\\s)\\s*" + NAME + "\\S.*");
 

@@ -69,7 +69,7 @@ final class LoneQuestions {
     }
 
     private static boolean hasGap(Cues cues) {
-        return ProseMaker.gapsIn(cues.text()) > 0;
+        return GapSigns.count(cues.text()) > 0;
     }
 
     private static boolean hasRoomBelow(List<Cues> all, int piece) {

@@ -79,7 +79,7 @@ final class NumberedGaps {
         }
         Matcher gap = GAP.matcher(cues.line().text())
                 .region(cues.piece().segment().from(), cues.piece().segment().to());
-        if (!gap.find() || ProseMaker.gapsIn(cues.text()) != 1) {
+        if (!gap.find() || GapSigns.count(cues.text()) != 1) {
             return null;
         }
         int start = cues.piece().segment().from();

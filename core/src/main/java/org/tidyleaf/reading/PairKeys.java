@@ -2,6 +2,9 @@ package org.tidyleaf.reading;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Cell;
 
@@ -17,6 +20,10 @@ final class PairKeys {
     /** "5. ANS: C   6. ANS: D". */
     private static final Pattern WORDED = Vocabulary.pattern(
             "(?:\\d{1,2}\\s*[.):]?\\s*" + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*[A-Za-z]\\b[\\s,;.]*){2,40}");
+
+    /** "5. ANS: C", one below the other. */
+    private static final Pattern WORDED_ONE = Vocabulary.pattern(
+            "(\\d{1,2})\\s*[.):]?\\s*" + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*[A-Za-z]\\b\\W*");
 
     private PairKeys() {}
 
@@ -52,7 +59,42 @@ final class PairKeys {
                 && WORDED.matcher(text.strip()).matches();
     }
 
+    /** The number that the piece gives the answer to, below or above another such piece; 0 where it gives none. */
+    private static int numberOfOne(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        boolean possible =
+                cues.piece().first() && cues.text().indexOf(':') + cues.text().indexOf('=') > 0;
+        Matcher one = WORDED_ONE.matcher(possible ? cues.text().strip() : "");
+        return one.matches() ? Integer.parseInt(one.group(1)) : 0;
+    }
+
+    private static void markOnes(List<Cues> all) {
+        int before = 0;
+        int beforeAt = 0;
+        Set<Integer> run = new TreeSet<>();
+        for (int i = 1; i < all.size(); i++) {
+            int number = numberOfOne(all, i);
+            if (number > 1 && number == before + 1) {
+                run.add(beforeAt);
+                run.add(i);
+            }
+            beforeAt = number > 0 ? i : beforeAt;
+            before = number > 0 ? number : all.get(i).piece().first() ? 0 : before;
+        }
+        for (int i : run) {
+            Cues cues = all.get(i);
+            int at = cues.piece().segment().from();
+            all.set(i, cues.withLabels(List.of()).withLead(new Cues.Lead(Cues.Announces.KEY, at)));
+        }
+    }
+
+    /** Whether it is one answer alone with its number and the word for it before it. */
+    static boolean isWordedOne(String text) {
+        return WORDED_ONE.matcher(text.strip()).matches();
+    }
+
     static void mark(List<Cues> all) {
+        markOnes(all);
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
             boolean keyBehind = isInCell(all.get(i - 1), cues)

@@ -92,7 +92,7 @@ final class PartSplitter {
         if (onlyBlanks) {
             return false;
         }
-        boolean gaps = draft.options.stream().allMatch(option -> ProseMaker.gapsIn(text(option)) > 0);
+        boolean gaps = draft.options.stream().allMatch(option -> GapSigns.count(text(option)) > 0);
         if (!draft.words.isEmpty()) {
             return gaps;
         }
@@ -132,7 +132,7 @@ final class PartSplitter {
         for (int i = 0; i < draft.options.size(); i++) {
             String text = text(draft.options.get(i));
             boolean written = hasRoom(draft, i);
-            boolean gap = ProseMaker.gapsIn(text) > 0;
+            boolean gap = GapSigns.count(text) > 0;
             if (!written && !gap && !ASKS.matcher(text).matches()) {
                 return false;
             }

@@ -160,7 +160,7 @@ final class PieceSplitter {
     private static List<Integer> cuts(Source source, Line line) {
         Map<String, List<Label>> byShape = new TreeMap<>();
         String text = line.text();
-        if (ANNOUNCED_KEY.matcher(text).lookingAt()) {
+        if (ANNOUNCED_KEY.matcher(text).lookingAt() || SpottedErrors.areIn(line)) {
             return List.of();
         }
         for (int at = 0; at < text.length(); at++) {

@@ -70,11 +70,15 @@ final class PointsFinder {
     private static final Pattern PRODUCT = Vocabulary.pattern("[(\\[]?\\b\\d{1,2}\\s*[x\u00d7*]\\s*" + NUMBER
             + "\\s*(?:" + WORD + ")?\\s*=\\s*(?<total>\\d{1,3}(?:[.,]\\d{1,2})?)\\s*" + WORD + "\\.?\\s*[)\\]]?");
 
+    /** "(5 × 1 p.)": the same without what they make together. */
+    private static final Pattern TIMES = Vocabulary.pattern("[(\\[]\\s*\\d{1,2}\\s*[x\u00d7*]\\s*" + NUMBER + "\\s*(?:"
+            + WORD + "|p)\\.?\\s*(?:" + EACH + "\\s*)?[)\\]]");
+
     private static final Pattern SUM = Vocabulary.pattern("[(\\[]\\s*(\\d{1,2}(?:[.,]5)?\\s*(?:" + WORD
             + ")?\\.?(?:\\s*\\+\\s*\\d{1,2}(?:[.,]5)?\\s*(?:" + WORD + ")?\\.?)+)\\s*(?:=[^)\\]]{0,20})?[)\\]]");
 
     private static final Pattern FACTORS =
-            Pattern.compile("\\b(\\d{1,2})\\s*[x\u00d7*]\\s*(\\d{1,2}(?:[.,]\\d)?)\\s*\\p{L}*\\.?\\s*=");
+            Pattern.compile("\\b(\\d{1,2})\\s*[x\u00d7*]\\s*(\\d{1,2}(?:[.,]\\d)?)\\s*\\p{L}*\\.?\\s*[=)\\]]");
 
     private static final Pattern FACTORS_AT_END = Pattern.compile(
             "\\s*[(\\[]\\s*\\d{1,2}\\s*[x\u00d7*]\\s*\\d{1,2}(?:[.,]\\d)?\\s*=\\s*(\\d{1,3}(?:[.,]5)?)\\s*[)\\]]\\s*$");
@@ -217,7 +221,7 @@ final class PointsFinder {
         if (text.length() > LONGEST_SEARCHED) {
             return Optional.empty();
         }
-        for (Pattern pattern : new Pattern[] {PRODUCT, EACH_BEHIND, EACH_AFTER, EACH_BEFORE}) {
+        for (Pattern pattern : new Pattern[] {PRODUCT, TIMES, EACH_BEHIND, EACH_AFTER, EACH_BEFORE}) {
             Matcher matcher = pattern.matcher(text);
             if (matcher.find()) {
                 return Optional.of(new Found(number(matcher), matcher.start(), matcher.end()));
@@ -237,7 +241,7 @@ final class PointsFinder {
     /** "(1 x 5 = 5 marks)" over five questions: whichever number is not theirs is what each earns. */
     static Optional<BigDecimal> eachOf(String text, int questions) {
         Matcher matcher = FACTORS.matcher(text);
-        if (text.indexOf('=') < 0 || !matcher.find()) {
+        if (!matcher.find()) {
             return Optional.empty();
         }
         String first = matcher.group(1);

@@ -29,9 +29,6 @@ final class ProseMaker {
     private static final String CELLS_APART = "\u2003";
 
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
-    private static final Pattern GAP = Pattern.compile(
-            GapParser.FILLED
-                    + "|_{3,}|_{1,2}(?: _{1,2}){2,400}|\\.{5,}|\\.(?: \\.){4,400}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
 
     private final Source source;
 
@@ -42,26 +39,6 @@ final class ProseMaker {
     /** Joins the places with single spaces, or breaks where a new paragraph begins; rules and dots become gaps. */
     Prose stem(List<Segment> segments) {
         return make(segments, true);
-    }
-
-    /** How many places to write in a text has. */
-    static int gapsIn(String text) {
-        return mayHaveGap(text) ? (int) GAP.matcher(text).results().count() : 0;
-    }
-
-    /** Most texts hold no sign that a gap begins with, which is seen faster than the pattern finds none. */
-    static boolean mayHaveGap(String text) {
-        for (int i = 0; i < text.length() - 1; i++) {
-            char sign = text.charAt(i);
-            char next = text.charAt(i + 1);
-            boolean spaced = next == ' ' && i + 2 < text.length() && text.charAt(i + 2) == sign;
-            boolean rule = (sign == '_' || sign == '.' || sign == '\u2026') && (next == sign || spaced);
-            boolean bracket = (sign == '[' || sign == '(') && Character.isWhitespace(next);
-            if (rule || bracket) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** The text of a place as it stands. */
@@ -207,9 +184,9 @@ final class ProseMaker {
     }
 
     private static void addPlain(List<Inline> parts, String text, Set<Emphasis> emphasis, boolean gaps, int[] number) {
-        Matcher gap = GAP.matcher(text);
+        Matcher gap = GapSigns.ANY.matcher(text);
         int at = 0;
-        while (gaps && (at > 0 || mayHaveGap(text)) && gap.find()) {
+        while (gaps && (at > 0 || GapSigns.mayBeIn(text)) && gap.find()) {
             String before = text.substring(at, gap.start());
             addIfAny(parts, withoutGapNumber(before, number[0] + 1), emphasis);
             parts.add(new Inline.Gap(++number[0]));

@@ -49,6 +49,9 @@ final class QuestionMaker {
     private static final Pattern NUMBER_ASKED = Vocabulary.pattern(
             "(?:.*[.:!,]\\s+)?\u00bf?(?:\\p{L}{1,4}\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
 
+    /** "how much / she / earn / ?": words that a sentence is to be made of. */
+    private static final Pattern WORDS_TO_ORDER = Pattern.compile("[^/]+(?:\\s/\\s[^/]+){2,}");
+
     /** "____ mm": a place to write a number on, with its unit. */
     private static final Pattern UNIT_BEHIND = Pattern.compile(
             "[^_.\u2026]*[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}\u00b0/\u00b2\u00b3]{0,9})\\.?");
@@ -230,7 +233,7 @@ final class QuestionMaker {
     private boolean hasGap(Draft.OptionDraft option) {
         String text =
                 String.join(" ", option.segments.stream().map(source::text).toList());
-        return ProseMaker.gapsIn(text) > 0;
+        return GapSigns.count(text) > 0;
     }
 
     /** "a. ____ b. ____": lettered places to write, as many answers as there are letters. */
@@ -238,8 +241,8 @@ final class QuestionMaker {
         return draft.options.size() > 1
                 && draft.options.stream()
                         .map(option -> prose.text(option.segments).plain())
-                        .allMatch(text -> ProseMaker.gapsIn(text) == 1
-                                && text.codePoints().noneMatch(Character::isLetterOrDigit));
+                        .allMatch(text ->
+                                GapSigns.count(text) == 1 && text.codePoints().noneMatch(Character::isLetterOrDigit));
     }
 
     /** "a) head  b) ____  c) ____": the first as an example, the others to write. */
@@ -248,11 +251,10 @@ final class QuestionMaker {
                 .map(option -> prose.text(option.segments).plain())
                 .toList();
         long blank = texts.stream()
-                .filter(text ->
-                        ProseMaker.gapsIn(text) == 1 && text.codePoints().noneMatch(Character::isLetterOrDigit))
+                .filter(text -> GapSigns.count(text) == 1 && text.codePoints().noneMatch(Character::isLetterOrDigit))
                 .count();
         return blank > 1
-                && texts.stream().allMatch(text -> ProseMaker.gapsIn(text) <= 1)
+                && texts.stream().allMatch(text -> GapSigns.count(text) <= 1)
                 && draft.options.stream().noneMatch(option -> option.signed);
     }
 
@@ -260,7 +262,7 @@ final class QuestionMaker {
         List<Inline> parts = new ArrayList<>();
         int gaps = particulars.stem().gapCount();
         for (Draft.OptionDraft option : draft.options) {
-            boolean gap = ProseMaker.gapsIn(prose.text(option.segments).plain()) == 1;
+            boolean gap = GapSigns.count(prose.text(option.segments).plain()) == 1;
             parts.add(new Inline.Text(" " + option.label + (option.label.isEmpty() ? "" : ") "), Set.of()));
             if (gap) {
                 gaps++;
@@ -500,6 +502,7 @@ final class QuestionMaker {
         String stem = particulars.stem().plain();
         boolean asksNumber = draft.writingLines() <= 1
                 && (NUMBER_ASKED.matcher(stem).matches()
+                                && !WORDS_TO_ORDER.matcher(stem).matches()
                         || unitBehindRoom(draft).filter(UnitSymbols::isSymbol).isPresent());
         boolean explains = EXPLAIN.matcher(stem).matches()
                 || EXPLAIN.matcher(says(draft).strip()).matches()

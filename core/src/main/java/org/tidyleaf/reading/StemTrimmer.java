@@ -104,7 +104,7 @@ final class StemTrimmer {
         }
         Segment rest = segment;
         Matcher before = BLANK_BEFORE.matcher(source.text(rest));
-        if (draft.stem.isEmpty() && before.lookingAt() && ProseMaker.gapsIn(source.text(rest)) == 1) {
+        if (draft.stem.isEmpty() && before.lookingAt() && GapSigns.count(source.text(rest)) == 1) {
             draft.writing.add(segment.line());
             rest = new Segment(rest.line(), rest.from() + before.end(), rest.to());
         }
@@ -133,7 +133,7 @@ final class StemTrimmer {
     /** "(i) an open cell, ........" above "(ii) a sealed cell. ........": what is a gap in the one is a gap in the other. */
     private boolean isFurtherBlank(Draft draft, String text) {
         return FURTHER_PART.matcher(text).lookingAt()
-                && draft.stem.stream().anyMatch(above -> ProseMaker.gapsIn(source.text(above)) > 0);
+                && draft.stem.stream().anyMatch(above -> GapSigns.count(source.text(above)) > 0);
     }
 
     /** "… T / F  ........": behind the pair to judge by, room to say why. */

@@ -57,9 +57,6 @@ final class TraitFinder {
 
     private static final Pattern SPACED = Pattern.compile("\\S\\s{3,}\\S");
 
-    private static final Pattern GAP = Pattern.compile(
-            "_{3,}|_{1,2}(?: _{1,2}){2,400}|\\.{5,}|\\.(?: \\.){4,400}|\u2026{2,}|\\[(?:\\s{2,}|\\t)]|\\((?:\\s{2,}|\\t)\\)");
-
     /** "… are (1) ______ .": gaps with the numbers of the questions that offer words for them. */
     static final Pattern CLOZE = Pattern.compile("[(\\[](\\d{1,3})[)\\]]\\s*[_.\u2026]{3,}");
 
@@ -84,8 +81,9 @@ final class TraitFinder {
             "\\W{0,4}" + WORDS.either("preface") + "(?:[!,.]\\s|\\s)[^?]{3,200}(?:[.:!]\\W*|\\s[\\p{So}\ufe0f]+)");
 
     /** "[Total: 4]", "Total for question 3: 12 marks". */
-    private static final Pattern TOTAL = Vocabulary.pattern("\\W*" + WORDS.either("total") + "\\W*(?:\\w{2,5}\\s+)?(?:"
-            + WORDS.either("question") + "\\s*\\d{1,3})?[\\d\\W_]*(?:" + WORDS.either("points") + "\\W*)?");
+    private static final Pattern TOTAL =
+            Vocabulary.pattern("\\W*" + WORDS.either("total") + "\\W*(?:\\w{2,5}\\s+){0,2}(?:"
+                    + WORDS.either("question") + "\\s*\\d{1,3})?[\\d\\W_]*(?:" + WORDS.either("points") + "\\W*)?");
 
     private static final Pattern END = Vocabulary.pattern("\\W{0,8}" + WORDS.either("end") + "\\b.*");
 
@@ -240,13 +238,13 @@ final class TraitFinder {
         add(traits, Trait.JUDGEMENT_WORD, words.size() <= 2 && isJudgement(text));
         add(traits, Trait.QUESTION_MARK, text.endsWith("?"));
         add(traits, Trait.COLON, text.endsWith(":"));
-        boolean signs = ProseMaker.mayHaveGap(text);
+        boolean signs = GapSigns.mayBeIn(text);
         add(traits, Trait.CLOZE, signs && CLOZE.matcher(text).find());
         add(
                 traits,
                 Trait.GAP,
                 signs
-                        && GAP.matcher(text).find()
+                        && GapSigns.UNFILLED.matcher(text).find()
                         && NumberedRoom.forLetters(text).isEmpty());
     }
 

@@ -27,7 +27,7 @@ final class WideOptions {
         for (int i = 1; i < source.lines().size(); i++) {
             Line line = source.lines().get(i);
             boolean gapBelow = i + 1 < source.lines().size()
-                    && ProseMaker.gapsIn(source.lines().get(i + 1).text()) > 0
+                    && GapSigns.count(source.lines().get(i + 1).text()) > 0
                     && source.lines().get(i + 1).text().chars().anyMatch(Character::isLetter);
             if (isRow(line) && !gapBelow && asksToPick(source.lines().get(i - 1))) {
                 lines.add(line.number());

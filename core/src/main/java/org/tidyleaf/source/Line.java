@@ -61,7 +61,8 @@ public record Line(int number, String text, int labelEnd, List<Span> spans, Layo
         return false;
     }
 
-    private boolean carries(Emphasis emphasis, int at) {
+    /** Whether the sign at a place carries the emphasis. */
+    public boolean carries(Emphasis emphasis, int at) {
         for (Span span : spans) {
             if (span.from() <= at && at < span.to() && span.emphasis().contains(emphasis)) {
                 return true;

@@ -1,0 +1,131 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.source.Emphasis;
+import org.tidyleaf.source.Line;
+import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
+
+/**
+ * "She have (A) measured the board (B) twice (C)." with words underlined, or bold, beside the letters: the options stand within
+ * the sentence, which stays whole.
+ */
+final class SpottedErrors {
+
+    private static final Pattern LETTER = Pattern.compile("[(\\[]([A-Ea-e])[)\\]]");
+    private static final List<Emphasis> SIGNS = List.of(Emphasis.UNDERLINE, Emphasis.BOLD);
+    private static final int FEWEST = 3;
+    private static final int FEWEST_ON_LINE = 2;
+
+    private SpottedErrors() {}
+
+    /** Options of a question that has none and whose sentence holds them, over as many lines as it has. */
+    static void offer(Source source, Draft draft) {
+        List<Draft.OptionDraft> options = new ArrayList<>();
+        for (Segment part : draft.options.isEmpty() ? draft.stem : List.<Segment>of()) {
+            Line line = source.line(part.line());
+            for (Spotted spotted : in(line, part.from(), part.to(), options.size())) {
+                Draft.OptionDraft option = new Draft.OptionDraft(spotted.letter(), false);
+                option.segments.add(new Segment(line.number(), spotted.from(), spotted.to()));
+                options.add(option);
+            }
+        }
+        if (options.size() >= FEWEST) {
+            draft.options.addAll(options);
+        }
+    }
+
+    /** Whether the letters of a line stand beside words of its sentence. */
+    static boolean areIn(Line line) {
+        return in(line, 0, line.text().length(), 0).size() >= FEWEST_ON_LINE;
+    }
+
+    private record Spotted(String letter, int from, int to) {}
+
+    private static List<Spotted> in(Line line, int from, int to, int above) {
+        if (line.spans().isEmpty()
+                || line.text().indexOf('(') < 0 && line.text().indexOf('[') < 0) {
+            return List.of();
+        }
+        for (Emphasis sign : SIGNS) {
+            for (boolean behind : new boolean[] {true, false}) {
+                List<Spotted> found = beside(line, from, to, above, sign, behind);
+                if (!found.isEmpty() && isSentence(line, from, to, sign)) {
+                    return found;
+                }
+            }
+        }
+        return List.of();
+    }
+
+    /** Empty where one of the letters has no such word beside it. */
+    private static List<Spotted> beside(Line line, int from, int to, int above, Emphasis sign, boolean behind) {
+        List<Spotted> found = new ArrayList<>();
+        Matcher letter = LETTER.matcher(line.text()).region(from, to);
+        while (letter.find()) {
+            boolean next = Character.toUpperCase(letter.group(1).charAt(0)) == 'A' + above + found.size();
+            int start = behind ? wordsBefore(line, from, letter.start(), sign) : skipped(line, letter.end(), to);
+            int end = behind ? trimmed(line, start, letter.start()) : wordsBehind(line, start, to, sign);
+            if (!next || start >= end) {
+                return List.of();
+            }
+            found.add(new Spotted(letter.group(1), start, end));
+        }
+        return found;
+    }
+
+    private static int wordsBefore(Line line, int from, int end, Emphasis sign) {
+        int at = trimmed(line, from, end);
+        int start = at;
+        while (start > from
+                && (line.carries(sign, start - 1) || isBlank(line, start - 1) && line.carries(sign, start - 2))) {
+            start--;
+        }
+        return start == at ? end : start;
+    }
+
+    private static int wordsBehind(Line line, int start, int to, Emphasis sign) {
+        int end = start;
+        while (end < to && line.carries(sign, end)) {
+            end++;
+        }
+        return trimmed(line, start, end);
+    }
+
+    private static int trimmed(Line line, int from, int end) {
+        int at = end;
+        while (at > from && isBlank(line, at - 1)) {
+            at--;
+        }
+        return at;
+    }
+
+    private static int skipped(Line line, int start, int to) {
+        int at = start;
+        while (at < to && isBlank(line, at)) {
+            at++;
+        }
+        return at;
+    }
+
+    private static boolean isBlank(Line line, int at) {
+        return at >= 0 && Character.isWhitespace(line.text().charAt(at));
+    }
+
+    /** Words that are not set apart stand between. */
+    private static boolean isSentence(Line line, int from, int to, Emphasis sign) {
+        Matcher letter = LETTER.matcher(line.text());
+        for (int i = from; i < to; i++) {
+            letter.region(i, to);
+            boolean printed = letter.lookingAt();
+            if (!printed && Character.isLetter(line.text().charAt(i)) && !line.carries(sign, i)) {
+                return true;
+            }
+            i = printed ? letter.end() - 1 : i;
+        }
+        return false;
+    }
+}
