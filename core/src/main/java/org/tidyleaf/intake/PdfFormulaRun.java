@@ -140,13 +140,13 @@ final class PdfFormulaRun {
                 base.y(),
                 right - left,
                 base.size(),
-                run.get(0).parted(),
+                run.get(0).spaces(),
                 "\\(" + latex(run) + "\\)",
                 base.look());
     }
 
     private static Glyph withText(Glyph glyph, String text) {
-        return new Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.parted(), text, glyph.look());
+        return new Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.spaces(), text, glyph.look());
     }
 
     /** What belongs to a formula to the left and right of its first known sign. */

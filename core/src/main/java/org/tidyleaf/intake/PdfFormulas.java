@@ -288,7 +288,7 @@ final class PdfFormulas {
                 beside == null ? y : beside.y(),
                 right - left,
                 beside == null ? size : beside.size(),
-                parts.get(0).parted(),
+                parts.get(0).spaces(),
                 latex,
                 parts.get(0).look());
         glyphs.add(formula);

@@ -95,9 +95,9 @@ record PdfPage(
      *
      * @param y of its baseline
      * @param size of its face
-     * @param parted whether a space was written right before it, be it as narrow as kerning made it
+     * @param spaces how many spaces were written right before it, be they as narrow as kerning made them
      */
-    record Glyph(float x, float y, float width, float size, boolean parted, String text, Set<Emphasis> look) {
+    record Glyph(float x, float y, float width, float size, int spaces, String text, Set<Emphasis> look) {
         float right() {
             return x + width;
         }

@@ -86,20 +86,27 @@ final class PdfPageReader extends PDFTextStripper {
         boolean plain = unicode.charAt(0) < 0x80;
         String text =
                 plain ? unicode : SymbolFonts.read(face(position), unicode).replace('\u00a0', ' ');
-        PdfPage.Glyph before = glyphs.isEmpty() ? null : glyphs.get(glyphs.size() - 1);
         float x = position.getXDirAdj();
         float y = position.getYDirAdj();
         // With the scale of the page: browsers print at three quarters of what the face's size says.
         float size = Math.max(1, position.getYScale());
         glyphs.add(new PdfPage.Glyph(
-                x, y, position.getWidthDirAdj(), size, isParted(before, x, y, size), text, look(position)));
+                x, y, position.getWidthDirAdj(), size, spacesBefore(x, y, size), text, look(position)));
     }
 
-    private static boolean isParted(PdfPage.Glyph before, float x, float y, float size) {
-        return before != null
-                && before.text().isBlank()
-                && before.y() == y
-                && Math.abs(before.right() - x) < KERNING * size;
+    private int spacesBefore(float x, float y, float size) {
+        int spaces = 0;
+        float left = x;
+        for (int i = glyphs.size() - 1; i >= 0; i--) {
+            PdfPage.Glyph before = glyphs.get(i);
+            boolean close = before.y() == y && Math.abs(before.right() - left) < KERNING * size;
+            if (!close || !before.text().isBlank()) {
+                return spaces;
+            }
+            spaces++;
+            left = before.x();
+        }
+        return spaces;
     }
 
     /** The font's name without the letters that tell its subset ("ABCDEF+Symbol"). */

@@ -246,7 +246,9 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
         if (gap > TAB_GAP * size) {
             return "\t";
         }
-        return gap > WIDE_GAP * size ? "   " : gap > WORD_GAP * size || glyph.parted() ? " " : "";
+        return gap > WIDE_GAP * size
+                ? "   "
+                : glyph.spaces() > 1 ? "  " : gap > WORD_GAP * size || glyph.spaces() > 0 ? " " : "";
     }
 
     /** "\uFB01" is two letters to a reader. */

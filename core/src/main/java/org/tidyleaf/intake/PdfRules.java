@@ -104,7 +104,7 @@ final class PdfRules {
     static PdfPage.Glyph set(PdfPage.Glyph glyph, Emphasis emphasis) {
         Set<Emphasis> look = EnumSet.of(emphasis);
         look.addAll(glyph.look());
-        return new PdfPage.Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.parted(), glyph.text(), look);
+        return new PdfPage.Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.spaces(), glyph.text(), look);
     }
 
     /** Text between two rules makes them a frame. */
@@ -144,7 +144,7 @@ final class PdfRules {
             if (beside != null || like + 1 >= SERIES) {
                 float size = beside == null ? 10 : beside.size();
                 float y = beside == null ? rule.top() : beside.y();
-                glyphs.add(new PdfPage.Glyph(rule.left(), y, rule.width(), size, false, BLANK, Set.of()));
+                glyphs.add(new PdfPage.Glyph(rule.left(), y, rule.width(), size, 0, BLANK, Set.of()));
             }
         }
     }

@@ -112,6 +112,6 @@ final class PdfTabs {
 
     private static PdfPage.Glyph withTab(PdfPage.Glyph glyph) {
         return new PdfPage.Glyph(
-                glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.parted(), "\t" + glyph.text(), glyph.look());
+                glyph.x(), glyph.y(), glyph.width(), glyph.size(), glyph.spaces(), "\t" + glyph.text(), glyph.look());
     }
 }

@@ -20,7 +20,7 @@ import org.tidyleaf.source.Source;
 final class CueFinder {
     private static final Vocabulary WORDS = Vocabulary.ALL;
 
-    private static final String DELIMITER = "\\s*(?:\\.?[:=]|\\.(?=\\s)|\\s[-\u2013](?=\\s))\\s*";
+    private static final String DELIMITER = "\\s*(?:\\.?[:=]|[.)](?=\\s)|\\s[-\u2013](?=\\s)|-(?=\\s?[A-Ha-h]\\b))\\s*";
 
     private static final Pattern LEAD =
             Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "list", "model", "feedback", "hint", "label") + ")"
@@ -74,12 +74,14 @@ final class CueFinder {
         OptionsBehind.label(all);
         ClozeNumbers.label(all);
         SpacedNumbers.label(all);
+        NumberCells.label(all);
         BareNumbers.label(all);
         NumberRuns.label(all);
         NumberRanges.label(all);
         NumberedRoom.unlabel(all);
         LettersGoingOn.label(all);
         ExerciseHeads.label(all);
+        BoldLetterHeads.mark(all);
         WrappedWords.mark(all);
         AnswerLetters.mark(all);
         PairKeys.mark(all);
@@ -87,7 +89,9 @@ final class CueFinder {
         FilledMarks.mark(all);
         PlusSigns.mark(all);
         FarLetters.mark(all);
+        AnswersBehindRoom.mark(all);
         OddSigns.mark(all);
+        PercentsBefore.mark(all);
         LabelLines.mark(all);
         PageTops.mark(all);
         Verdicts.mark(all);

@@ -119,7 +119,7 @@ final class ExerciseHeads {
         return directing * 3 >= heads.size() * 2;
     }
 
-    private static boolean directs(String text) {
+    static boolean directs(String text) {
         return DIRECTS.matcher(text.strip()).matches();
     }
 

@@ -41,7 +41,7 @@ final class GradeScales {
         }
         Set<Integer> found = new HashSet<>();
         tables.values().stream()
-                .filter(table -> isOne(all, table) || isRubric(all, table))
+                .filter(table -> isOne(all, table) || isRubric(all, table) || isLevels(all, table))
                 .forEach(found::addAll);
         return found;
     }
@@ -66,6 +66,29 @@ final class GradeScales {
             }
         }
         return points && others && heads <= MOST_HEADS && values >= FEWEST_VALUES;
+    }
+
+    /** "Points | What is expected" over "8-10 | …" and "4-7 | …": two columns, and in the first nothing but points. */
+    private static boolean isLevels(List<Cues> all, List<Integer> table) {
+        List<Cues> firsts = column(all, table, 0);
+        boolean named = firsts.size() > 2
+                && Vocabulary.ALL.mentions(firsts.get(0).words(), "points")
+                && firsts.get(0).words().size() <= 2
+                && column(all, table, 1).size() >= firsts.size()
+                && column(all, table, 2).isEmpty();
+        return named
+                && firsts.stream()
+                        .skip(1)
+                        .allMatch(cues -> VALUE.matcher(cues.text()).matches()
+                                && LEVEL.matcher(cues.text()).find())
+                && firsts.stream().anyMatch(cues -> cues.is(Cues.Trait.RANGE));
+    }
+
+    private static List<Cues> column(List<Cues> all, List<Integer> table, int column) {
+        return table.stream()
+                .map(all::get)
+                .filter(cues -> cues.line().layout().cell().orElseThrow().column() == column)
+                .toList();
     }
 
     /** "Criterion | 0-1 | 2-3 | 4-5" over words in every row: how an essay is to be marked. */

@@ -61,6 +61,7 @@ final class HabitFinder {
                 .ifPresent(members -> chains.put(shape, NumberedLists.withoutStatementsBelow(all, members, listed))));
         NumberedLists.blanksBelow(all, chains, listed);
         listed.addAll(EssayPoints.find(all));
+        listed.addAll(BulletsInStems.find(all));
         withoutStrayCodes(chains);
         Set<Integer> numberedHeads = NumberedHeads.withoutNumberedHeads(all, through, chains);
         numberedHeads.addAll(DecimalHeads.takeOut(all, chains));

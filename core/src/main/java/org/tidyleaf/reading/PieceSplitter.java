@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
@@ -62,6 +63,7 @@ final class PieceSplitter {
         FieldsBehind fields = new FieldsBehind(source);
         FarLetters letters = new FarLetters(source);
         ArrowsBehind arrows = new ArrowsBehind(source);
+        AnswersBehindRoom answers = new AnswersBehindRoom(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
@@ -92,7 +94,11 @@ final class PieceSplitter {
             List<Integer> own = known.isEmpty()
                     ? withFirstNumeral(source, line, withFirstPart(source, line, cuts(source, line)))
                     : known;
-            for (int cut : withLast(own, Math.max(arrows.cut(line), Math.max(letters.cut(line), fields.cut(line))))) {
+            for (int cut : withLast(
+                    own,
+                    IntStream.of(arrows.cut(line), letters.cut(line), fields.cut(line), answers.cut(line))
+                            .max()
+                            .orElse(0))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));
                 from = cut;
             }

@@ -23,7 +23,8 @@ final class SignFinder {
                     + WORDS.either("correct", "answer") + "|x|\u2713|\u2714|\\*)\\s*[)\\]]|" + Verdicts.VERDICT
                     + ")\\s*$");
 
-    private static final Pattern PERCENT_AFTER = Pattern.compile("\\s*[(\\[]\\s*[+-]?(\\d{1,3})\\s*%\\s*[)\\]]\\s*$");
+    private static final Pattern PERCENT_AFTER =
+            Pattern.compile("\\s*[(\\[]\\s*([+\u2212-]?\\d{1,3})\\s*%\\s*[)\\]]\\s*$");
 
     /** What stands in the margin has a question's number right behind it. */
     private static final String NUMBER_BEHIND = "(?=(?:" + WORDS.either("question") + "\\.?\\s*|#)?[(\\[]?\\d)";
@@ -90,8 +91,8 @@ final class SignFinder {
         }
         Matcher percent = PERCENT_AFTER.matcher(line.text()).region(segment.from(), segment.to());
         return percent.find()
-                ? Optional.of(new Sign(
-                        percent.start(), segment.to(), !percent.group(1).matches("0+")))
+                ? Optional.of(
+                        new Sign(percent.start(), segment.to(), percent.group(1).matches("\\+?0*[1-9]\\d*")))
                 : Optional.empty();
     }
 
