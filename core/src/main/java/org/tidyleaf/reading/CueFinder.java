@@ -90,6 +90,7 @@ final class CueFinder {
         PlusSigns.mark(all);
         FarLetters.mark(all);
         AnswersBehindRoom.mark(all);
+        RemarksBehindOptions.mark(all);
         OddSigns.mark(all);
         PercentsBefore.mark(all);
         LabelLines.mark(all);

@@ -24,7 +24,7 @@ final class PercentsBefore {
         for (int i = 0; i <= all.size(); i++) {
             if (i < all.size() && percent(all.get(i)).lookingAt()) {
                 run.add(i);
-            } else {
+            } else if (i == all.size() || all.get(i).piece().first()) {
                 mark(all, run);
                 run.clear();
             }

@@ -64,6 +64,7 @@ final class PieceSplitter {
         FarLetters letters = new FarLetters(source);
         ArrowsBehind arrows = new ArrowsBehind(source);
         AnswersBehindRoom answers = new AnswersBehindRoom(source);
+        RemarksBehindOptions remarks = new RemarksBehindOptions(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
@@ -96,7 +97,12 @@ final class PieceSplitter {
                     : known;
             for (int cut : withLast(
                     own,
-                    IntStream.of(arrows.cut(line), letters.cut(line), fields.cut(line), answers.cut(line))
+                    IntStream.of(
+                                    arrows.cut(line),
+                                    letters.cut(line),
+                                    fields.cut(line),
+                                    answers.cut(line),
+                                    remarks.cut(line))
                             .max()
                             .orElse(0))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));

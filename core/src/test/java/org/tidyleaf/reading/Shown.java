@@ -5,13 +5,16 @@ import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 
-/** A reading as text that a person can check: sections, passages, questions with options or answers, and snags. */
+/**
+ * A reading as text that a person can check: sections with what they tell, passages, questions with their pictures, options or
+ * answers and what is said of them, and snags.
+ */
 final class Shown {
 
     private Shown() {}
 
     static String reading(Reading reading) {
-        StringBuilder text = new StringBuilder(reading.title()).append('\n').append(questions(reading));
+        StringBuilder text = new StringBuilder(reading.title()).append('\n').append(questions(reading, true));
         reading.snags()
                 .forEach(snag -> text.append("! ")
                         .append(snag.kind())
@@ -21,8 +24,12 @@ final class Shown {
         return tidy(text.toString());
     }
 
-    /** The sections, passages and questions alone. */
+    /** The sections, passages and questions alone, without pictures, feedback, hints and what sections tell. */
     static String questions(Reading reading) {
+        return questions(reading, false);
+    }
+
+    private static String questions(Reading reading, boolean all) {
         StringBuilder text = new StringBuilder();
         int section = -1;
         int passage = -1;
@@ -36,6 +43,7 @@ final class Shown {
                                         ? ""
                                         : reading.sections().get(section).title())
                         .append('\n');
+                text.append(all && section >= 0 ? told(reading, section) : "");
             }
             if (particulars.stimulus() != passage) {
                 passage = particulars.stimulus();
@@ -45,9 +53,36 @@ final class Shown {
                         .append(words, 0, Math.min(40, words.length()))
                         .append('\n');
             }
-            text.append(question(read.question())).append('\n');
+            text.append(question(read.question()))
+                    .append(all ? beside(read.question()) : "")
+                    .append('\n');
         }
         return text.toString();
+    }
+
+    private static String told(Reading reading, int section) {
+        String told = reading.sections().get(section).instructions().plain();
+        return told.isEmpty() ? "" : "   (" + told + ")\n";
+    }
+
+    /** The pictures of a question, its feedback and hint, and what is said of its options. */
+    private static String beside(Question question) {
+        var particulars = question.particulars();
+        StringBuilder text = new StringBuilder();
+        int pictures = particulars.stem().pictures().size();
+        text.append(pictures == 0 ? "" : "\n    pictures: " + pictures);
+        if (question instanceof ChoiceQuestion choice) {
+            for (int i = 0; i < choice.options().size(); i++) {
+                text.append(note("of option " + (i + 1), choice.options().get(i).feedback()));
+            }
+        }
+        return text.append(note("feedback", particulars.feedback()))
+                .append(note("hint", particulars.hint()))
+                .toString();
+    }
+
+    private static String note(String name, Prose said) {
+        return said.isEmpty() ? "" : "\n    " + name + ": " + said.plain();
     }
 
     static String tidy(String text) {
