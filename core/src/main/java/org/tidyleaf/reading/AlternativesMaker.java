@@ -25,6 +25,10 @@ final class AlternativesMaker {
     /** "is long / longer than": single words with a stroke between. */
     private static final Pattern SLASHED = Pattern.compile("[\\p{L}'\u2019]+(?:\\s/\\s[\\p{L}'\u2019]+)+");
 
+    /** "2 m or 2 yards" and nothing else. */
+    private static final Pattern EITHER_OR =
+            Vocabulary.pattern("([^.?!:;,]{1,30}?)\\s+" + Vocabulary.ALL.either("or") + "\\s+([^.?!:;,]{1,30})");
+
     private static final Pattern STATEMENT_AROUND = Pattern.compile("\\p{Lu}[^.?!]*\\([^()]*\\)\\s\\p{Ll}[^.?!]*\\.");
 
     private static final int FEWEST_LISTED = 3;
@@ -191,6 +195,11 @@ final class AlternativesMaker {
     /** "drone – worker – hammer": nothing but words to choose among, where the heading says so. */
     private static Optional<Question> listed(Particulars particulars, GatheredKey key, String said) {
         String stem = particulars.stem().plain().replaceAll("[.]$", "");
+        Matcher pair = EITHER_OR.matcher(stem);
+        if (pair.matches() && CHOOSE.matcher(said).find()) {
+            return choice(
+                    particulars, List.of(pair.group(1).strip(), pair.group(2).strip()), key, said);
+        }
         for (String separator : List.of("\\s+[\u2013\u2014-]\\s+", "\\s*[,;|]\\s+", "\\s+/\\s+", "\\s{3,}")) {
             List<String> words = split(stem, separator);
             boolean list = words.size() >= FEWEST_LISTED

@@ -73,6 +73,11 @@ final class DraftSections {
     private static String without(String text, PointsFinder.Found found) {
         String before = text.substring(0, found.from());
         String behind = text.substring(found.to());
+        // "(6 pts : 2 pts each, none for wrong ones)" says more than that and stays.
+        if (before.lastIndexOf('(') > before.lastIndexOf(')')
+                && !behind.stripLeading().startsWith(")")) {
+            return text;
+        }
         boolean open = before.indexOf('(') < 0 && found.brackets(text);
         String rest = open && behind.startsWith(",") ? "(" + behind.substring(1).stripLeading() : behind;
         String kept = rest.isBlank() ? DASH_AT_END.matcher(before).replaceFirst("") : before;

@@ -26,8 +26,10 @@ final class GroupHeads {
             first++;
         }
         for (int i = first + 1; i + 1 < all.size(); i++) {
-            if (isHead(all, i) && isComplete(all, i - 1)) {
+            if (isComplete(all, i - 1) && isHead(all, i)) {
                 found.add(i);
+            } else if (isComplete(all, i - 1) && mayHead(all, i) && standsAlone(all.get(i), all.get(i + 1))) {
+                all.get(i).traits().add(Trait.GROUP_HEAD);
             }
         }
         // Above the first number it is said of all questions, unless others say the same of theirs.
@@ -44,16 +46,33 @@ final class GroupHeads {
 
     private static boolean isHead(List<Cues> all, int place) {
         Cues cues = all.get(place);
-        boolean possible = cues.labels().isEmpty()
+        boolean possible = mayHead(all, place);
+        boolean worded = possible
+                && Vocabulary.ALL.mentions(cues.words(), "group_head")
+                && HEAD.matcher(cues.text()).matches();
+        return worded || possible && isDirectionInItalics(cues, all.get(place + 1));
+    }
+
+    /** A line without any label right above a number. */
+    private static boolean mayHead(List<Cues> all, int place) {
+        Cues cues = all.get(place);
+        return cues.labels().isEmpty()
                 && cues.lead().isEmpty()
                 && cues.line().layout().cell().isEmpty()
                 && cues.text().length() < LONGEST
                 && !cues.is(Trait.GAP)
                 && all.get(place + 1).has(Label.Kind.NUMBER);
-        boolean worded = possible
-                && Vocabulary.ALL.mentions(cues.words(), "group_head")
-                && HEAD.matcher(cues.text()).matches();
-        return worded || possible && isDirectionInItalics(cues, all.get(place + 1));
+    }
+
+    /** "Circle the larger one." as a paragraph of its own, with room above and below. */
+    private static boolean standsAlone(Cues cues, Cues below) {
+        return cues.spaceBefore() > 0
+                && below.spaceBefore() > 0
+                && cues.is(Trait.SHORT)
+                && cues.is(Trait.ENDS_SENTENCE)
+                && !cues.is(Trait.QUESTION_MARK)
+                && !cues.is(Trait.STARTS_LOWER)
+                && ExerciseHeads.directs(cues.text());
     }
 
     /** "<i>Write your answer on the line. (1 pt each)</i>": set apart from the question below, and with what it is worth. */

@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -30,6 +31,9 @@ final class HeadScorer {
     private static final Pattern DIRECTIONS_FOR = Vocabulary.pattern(
             Vocabulary.ALL.either("directions") + "\\s*\\([^()\\d]{0,14}\\d{1,3}\\s?[-\u2013]\\s?\\d{1,3}\\)");
 
+    private static final Pattern NAMED_RANGE = Vocabulary.pattern(Vocabulary.ALL.either("question")
+            + "s?\\.?\\s+\\d{1,3}\\s?(?:[-\u2013]|" + Vocabulary.ALL.either("to") + ")\\s?\\d{1,3}");
+
     private final List<Cues> all;
     private final Habits habits;
     private final Surroundings around;
@@ -37,6 +41,7 @@ final class HeadScorer {
     private final int topHead;
     private final int typeHeads;
     private final Set<Integer> directions;
+    private final Set<Integer> directionsForAll;
     private final boolean boldStems;
 
     HeadScorer(List<Cues> all, Habits habits, Surroundings around) {
@@ -50,6 +55,7 @@ final class HeadScorer {
                 .filter(i -> HabitFinder.DIRECTIONS.matcher(all.get(i).text()).lookingAt())
                 .boxed()
                 .collect(Collectors.toSet());
+        this.directionsForAll = directionsForAll();
         this.typeHeads = (int) all.stream()
                 .filter(cues -> cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty())
                 .count();
@@ -67,6 +73,31 @@ final class HeadScorer {
     boolean isDirectionsForRange(int index) {
         return isDirections(index)
                 && DIRECTIONS_FOR.matcher(all.get(index).text()).lookingAt();
+    }
+
+    /** "Directions: For questions 1-4 …; for questions 5-8 …" tells it all beforehand and goes with none of them. */
+    boolean isDirectionsForAll(int index) {
+        return directionsForAll.contains(index);
+    }
+
+    private Set<Integer> directionsForAll() {
+        Set<Integer> found = new HashSet<>();
+        for (int first : directions) {
+            int end = first;
+            int ranges = 0;
+            while (end < all.size() && (end == first || isRestOfParagraph(end))) {
+                ranges +=
+                        (int) NAMED_RANGE.matcher(all.get(end).text()).results().count();
+                end++;
+            }
+            IntStream.range(first, ranges > 1 ? end : first).forEach(found::add);
+        }
+        return found;
+    }
+
+    private boolean isRestOfParagraph(int index) {
+        Cues cues = all.get(index);
+        return cues.spaceBefore() == 0 && cues.labels().isEmpty() && !cues.is(Trait.HEADING);
     }
 
     double title(int index) {

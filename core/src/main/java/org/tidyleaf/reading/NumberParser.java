@@ -12,7 +12,7 @@ final class NumberParser {
     private static final String NUMBER =
             "([-\u2212\u2013+]?\\d{1,3}(?:[ \u00a0\u202f]\\d{3})+(?:[.,]\\d+)?|[1-9]\\d{0,2}(?:,\\d{3})+(?:[.]\\d+)?|[-\u2212\u2013+]?\\d+(?:[.,]\\d+)?)";
     private static final Pattern KEY = Pattern.compile("\\s*" + NUMBER
-            + "\\s*([^\\d\\s,;(\u00b1+][^\\d,;(\u00b1]{0,24}?(?:(?<=\\p{L})[23])?)?\\s*"
+            + "\\s*([^\\d\\s,;(\u00b1+|][^\\d,;(\u00b1|]{0,24}?(?:(?<=\\p{L})[23])?)?\\s*"
             + "(?:[,;(]?\\s*(?:\u00b1|\\+/-|\\+-|tolerance:?|toleranz:?|tol\\.?)\\s*" + NUMBER + "([^\\d]{0,10})\\)?"
             + "|\\([^\\d)]{0,20}" + NUMBER + "\\s*\\D{1,8}\\s*" + NUMBER + "[^\\d)]{0,8}\\))?\\s*\\.?\\s*");
 
@@ -54,6 +54,13 @@ final class NumberParser {
         }
         BigDecimal value = number(matcher.group(1));
         String unit = matcher.group(2) == null ? "" : matcher.group(2).strip();
+        // "12 / twelve" says the same twice, "12 / a dozen" are two spellings.
+        if (unit.startsWith("/ ")) {
+            return Vocabulary.ALL
+                    .number(unit.substring(2).strip())
+                    .filter(word -> word.compareTo(value) == 0)
+                    .map(word -> new NumericEntry.Key(value, Optional.empty(), ""));
+        }
         if (unit.split("\\s+").length > 3) {
             return Optional.empty();
         }

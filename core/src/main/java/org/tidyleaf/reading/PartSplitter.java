@@ -17,8 +17,8 @@ import org.tidyleaf.source.Source;
  */
 final class PartSplitter {
 
-    private static final Pattern ASKS =
-            Vocabulary.pattern(".*\\?\\s*|" + Vocabulary.ALL.either("explain", "number", "tell") + "\\b.*");
+    private static final Pattern ASKS = Vocabulary.pattern(
+            ".*\\?\\s*(?:[^?.!]{4,60}[.!]\\s*)?|" + Vocabulary.ALL.either("explain", "number", "tell") + "\\b.*");
 
     /** "Write short notes on:" wants words about each of the lettered lines. */
     private static final Pattern NOTES = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("notes") + "\\b");

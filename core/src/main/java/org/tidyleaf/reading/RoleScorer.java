@@ -93,6 +93,7 @@ final class RoleScorer {
                 && from.role() != Role.TITLE
                 && before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent();
         fit += asked && cues.text().length() > Surroundings.FULL_LINE && !announced ? CLEAR + LEANING : 0;
+        fit += isTaleOverLetters(index, from) ? CLEAR + CLEAR : 0;
         boolean framed =
                 cues.line().layout().cell().filter(cell -> cell.columns() == 1).isPresent()
                         && cues.text().length() > Surroundings.FULL_LINE
@@ -108,12 +109,24 @@ final class RoleScorer {
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
         fit -= cues.is(Trait.RANGE_ONLY) ? SURE + CLEAR : 0;
         // "Instructions: … for questions 1-4" tells what to do and is nothing to read.
+        fit -= heads.isDirectionsForAll(index) ? 2 * SURE : 0;
         fit += heads.isDirectionsForRange(index) ? SURE + CLEAR : heads.isDirections(index) ? -CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         // "A  When a worker …", "B  If the flowers …": lettered paragraphs above the first number are a passage.
         boolean option = around.optionLabel(index).isPresent()
                 && !(around.isAboveAll(index) && cues.text().length() > Surroundings.FULL_LINE);
         return fit - (around.isNextStem(index) || option ? SURE : 0);
+    }
+
+    /** Right below the head of a part and right above its lettered questions a text that tells nobody what to do. */
+    private boolean isTaleOverLetters(int index, Step from) {
+        Cues cues = all.get(index);
+        return from.role() == Role.SECTION
+                && habits.lettered().contains(index + 1)
+                && cues.labels().isEmpty()
+                && cues.is(Trait.ENDS_SENTENCE)
+                && !cues.is(Trait.INSTRUCTION_WORD)
+                && cues.text().length() > Surroundings.FULL_LINE;
     }
 
     private double stem(int index, Step from) {
@@ -197,6 +210,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= from.role() != Role.STEM ? SLIGHT : 0;
         fit -= before.filter(b -> b.is(Trait.END_WORD) && b.labels().isEmpty()).isPresent() ? CLEAR : 0;
+        fit += around.isPassageBelow(index) && from.option() == 0 ? SURE + CLEAR : 0;
         // A stem does not go on below its key.
         boolean answered = from.role() == Role.KEY || from.role() == Role.FEEDBACK || from.role() == Role.HINT;
         fit -= answered ? CLEAR : 0;

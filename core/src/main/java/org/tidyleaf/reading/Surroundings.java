@@ -47,6 +47,7 @@ final class Surroundings {
     private final Set<Integer> loneHeads;
     private final Set<Integer> bareOptions;
     private final Set<Integer> unnumberedTasks;
+    private final Set<Integer> passagesBelow;
     private final int firstChained;
     private final boolean[] stemLabel;
     private final List<Optional<Label>> optionLabels = new ArrayList<>();
@@ -65,6 +66,7 @@ final class Surroundings {
         this.loneHeads = LoneHeads.find(all, habits);
         this.bareOptions = BareOptions.find(all, habits);
         this.unnumberedTasks = unnumberedTasks(all, habits);
+        this.passagesBelow = PassagesBelowNumbers.find(all, habits);
         int numbered = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
         this.firstChained = loneHeads.stream()
                 .mapToInt(i -> i)
@@ -113,6 +115,11 @@ final class Surroundings {
     /** Options without letters. */
     Set<Integer> bareOptions() {
         return bareOptions;
+    }
+
+    /** Whether it is of the text that the number above it announces. */
+    boolean isPassageBelow(int index) {
+        return passagesBelow.contains(index);
     }
 
     /** Where the first question begins; -1 where none is numbered. */
