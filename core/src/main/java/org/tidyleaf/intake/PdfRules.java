@@ -23,6 +23,14 @@ final class PdfRules {
 
     private static final String BLANK = "________";
 
+    /** What is left of a rule beside the words that were written on it. */
+    private static final String RULED = "___";
+
+    /** In sizes of the face: so much of a rule stays free before and behind words that were written on it. */
+    private static final float FREE = 0.6f;
+
+    private static final float CLOSE = 0.1f;
+
     private PdfRules() {}
 
     /** The page's glyphs, underlined where a rule runs below them, with blanks where a rule stands alone. */
@@ -37,21 +45,59 @@ final class PdfRules {
             if (!level || frame || tables.stream().anyMatch(table -> holds(table, rule))) {
                 continue;
             }
-            boolean underlines = false;
+            List<Integer> over = new ArrayList<>();
             for (int i = 0; i < glyphs.size(); i++) {
                 PdfPage.Glyph glyph = glyphs.get(i);
                 if (isOver(glyph, rule) && !glyph.text().isBlank()) {
                     glyphs.set(i, underlined(glyph));
-                    underlines = true;
+                    over.add(i);
                 }
             }
-            if (!underlines && rule.width() >= SHORTEST) {
+            filled(glyphs, over, rule);
+            if (over.isEmpty() && rule.width() >= SHORTEST) {
                 alone.add(rule);
             }
         }
         blanks(page, glyphs, alone);
         frames(page, glyphs, tables);
         return glyphs;
+    }
+
+    /** A rule that begins well before its words and ends well behind them was there to write on, and they are what was written. */
+    private static void filled(List<PdfPage.Glyph> glyphs, List<Integer> over, PdfPage.Mark rule) {
+        if (over.isEmpty()) {
+            return;
+        }
+        int firstAt = over.get(0);
+        int lastAt = over.get(0);
+        for (int at : over) {
+            firstAt = glyphs.get(at).x() < glyphs.get(firstAt).x() ? at : firstAt;
+            lastAt = glyphs.get(at).right() > glyphs.get(lastAt).right() ? at : lastAt;
+        }
+        PdfPage.Glyph first = glyphs.get(firstAt);
+        PdfPage.Glyph last = glyphs.get(lastAt);
+        float before = first.x() - rule.left();
+        float behind = rule.right() - last.right();
+        if (before < FREE * first.size() || behind < FREE * last.size()) {
+            return;
+        }
+        glyphs.set(
+                firstAt,
+                new PdfPage.Glyph(first.x(), first.y(), first.width(), first.size(), 0, first.text(), first.look()));
+        // What stands right behind the rule is parted from it by nothing but the blanks on it.
+        for (int i = 0; i < glyphs.size(); i++) {
+            PdfPage.Glyph next = glyphs.get(i);
+            if (next.y() == last.y() && Math.abs(next.x() - rule.right()) < CLOSE * next.size()) {
+                glyphs.set(i, closer(next));
+            }
+        }
+        glyphs.add(new PdfPage.Glyph(rule.left(), first.y(), before, first.size(), 0, RULED, Set.of()));
+        glyphs.add(new PdfPage.Glyph(last.right(), last.y(), behind, last.size(), 0, RULED, Set.of()));
+    }
+
+    /** The glyph without spaces before it. */
+    private static PdfPage.Glyph closer(PdfPage.Glyph glyph) {
+        return new PdfPage.Glyph(glyph.x(), glyph.y(), glyph.width(), glyph.size(), 0, glyph.text(), glyph.look());
     }
 
     static boolean holds(PdfTables.Table table, PdfPage.Mark rule) {

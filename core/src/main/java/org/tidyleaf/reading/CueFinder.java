@@ -58,6 +58,7 @@ final class CueFinder {
         markTotalsInCode(all);
         markLoneJudgements(all);
         WordsAsBullets.unlabel(all);
+        DataCodes.unlabel(all);
         BareLetters.label(all);
         DialogueLines.unlabel(all);
         NumeralsTold.unletter(all);
@@ -94,6 +95,7 @@ final class CueFinder {
         OddSigns.mark(all);
         PercentsBefore.mark(all);
         LabelLines.mark(all);
+        EntryForms.mark(all);
         PageTops.mark(all);
         Verdicts.mark(all);
         OptionRemarks.mark(all);

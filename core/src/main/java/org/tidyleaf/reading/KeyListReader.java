@@ -101,6 +101,16 @@ final class KeyListReader {
         List<KeyList.Item> kept = List.copyOf(items);
         for (int i = from; i < all.size() && !all.get(i).is(Cues.Trait.OFF_BODY); i++) {
             Matcher number = NumberedAnswers.NUMBER.matcher(all.get(i).text());
+            if (goesOnWithLast(i)) {
+                KeyList.Item last = items.remove(items.size() - 1);
+                items.add(new KeyList.Item(
+                        last.heading(),
+                        last.number(),
+                        last.text() + " " + all.get(i).text().strip(),
+                        last.line()));
+                taken.add(i);
+                continue;
+            }
             boolean countsOn = number.lookingAt()
                     && Integer.parseInt(number.group(1)) == numbers.last + 1
                     && all.get(i).spaceBefore() == 0;
@@ -113,6 +123,19 @@ final class KeyListReader {
             numbered(all.get(i).text(), all.get(i).line().number());
             taken.add(i);
         }
+    }
+
+    /** "… 4 less room to" and right below it "heat": in small letters, without a number, on the last line. */
+    private boolean goesOnWithLast(int piece) {
+        Cues cues = all.get(piece);
+        boolean last = piece + 1 == all.size() || all.get(piece + 1).is(Cues.Trait.OFF_BODY);
+        return last
+                && !items.isEmpty()
+                && cues.is(Cues.Trait.STARTS_LOWER)
+                && cues.labels().isEmpty()
+                && cues.spaceBefore() == 0
+                && cues.line().layout().cell().isEmpty()
+                && !all.get(piece - 1).is(Cues.Trait.ENDS_SENTENCE);
     }
 
     /** Most of what follows has to be answers, or the word "Answers" was something else. */

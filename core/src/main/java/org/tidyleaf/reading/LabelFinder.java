@@ -11,7 +11,8 @@ import java.util.regex.Pattern;
 final class LabelFinder {
 
     private static final String OPEN = "[(\\[]";
-    private static final String CLOSE = "\\.\\)|\\.\\s?[-\u2013](?=\\s|$)|[.):\\]]|/(?=\\s)|\\s?[-\u2013](?=\\s|$)";
+    private static final String CLOSE =
+            "\\.\\)|\\.\\s?[-\u2013](?=\\s|$)|[.):\\]]|/(?=\\s)|\\s?\\|(?=\\s)|\\s?[-\u2013](?=\\s|$)";
 
     /** "Question 2 of 12", "3/20"; "#6 /2" is worth two points. */
     private static final String OF_ALL =

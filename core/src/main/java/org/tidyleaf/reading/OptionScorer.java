@@ -109,7 +109,7 @@ final class OptionScorer {
         fit += cues.is(Trait.JUDGEMENT_WORD) ? CLEAR : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= before.filter(OptionScorer::isTickedBehind).isPresent() ? CLEAR : 0;
-        fit -= cues.is(Trait.QUESTION_MARK) ? LEANING : 0;
+        fit -= cues.is(Trait.QUESTION_MARK) ? LEANING : cues.is(Trait.COLON) ? CLEAR : 0;
         fit -= cues.is(Trait.LONG) || cues.is(Trait.SECTION_WORD) || cues.is(Trait.END_WORD) ? CLEAR : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) || cues.is(Trait.FILL_IN) || cues.is(Trait.POINTS_ONLY) ? SURE : 0;
         boolean startsAlike = from.option() == 0

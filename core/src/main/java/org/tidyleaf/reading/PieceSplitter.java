@@ -172,7 +172,7 @@ final class PieceSplitter {
     private static List<Integer> cuts(Source source, Line line) {
         Map<String, List<Label>> byShape = new TreeMap<>();
         String text = line.text();
-        if (ANNOUNCED_KEY.matcher(text).lookingAt() || SpottedErrors.areIn(line)) {
+        if (ANNOUNCED_KEY.matcher(text).lookingAt() || SpottedErrors.areIn(line) || beginsWithBoxedPair(line)) {
             return List.of();
         }
         for (int at = 0; at < text.length(); at++) {
@@ -217,6 +217,14 @@ final class PieceSplitter {
                                 .matcher(text)
                                 .region(label.end(), text.length())
                                 .lookingAt());
+    }
+
+    /** "\u2610 T  \u2610 F   Bees sleep." */
+    private static boolean beginsWithBoxedPair(Line line) {
+        String text = line.text();
+        int first = text.isEmpty() ? 0 : text.codePointAt(0);
+        boolean boxed = first == '[' || first == '(' || LabelFinder.BOXES.indexOf(first) >= 0;
+        return boxed && PrintedPairs.before(line, 0, text.length()).isPresent();
     }
 
     /** "1) north      2) south      3) east" from the line's beginning on, wide spaces between. */

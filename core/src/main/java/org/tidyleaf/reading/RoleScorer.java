@@ -93,6 +93,7 @@ final class RoleScorer {
                 && from.role() != Role.TITLE
                 && before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent();
         fit += asked && cues.text().length() > Surroundings.FULL_LINE && !announced ? CLEAR + LEANING : 0;
+        fit += from.role() == Role.SECTION && announcedTable(cues, before) ? CLEAR + LEANING : 0;
         fit += isTaleOverLetters(index, from) ? CLEAR + CLEAR : 0;
         boolean framed =
                 cues.line().layout().cell().filter(cell -> cell.columns() == 1).isPresent()
@@ -116,6 +117,14 @@ final class RoleScorer {
         boolean option = around.optionLabel(index).isPresent()
                 && !(around.isAboveAll(index) && cues.text().length() > Surroundings.FULL_LINE);
         return fit - (around.isNextStem(index) || option ? SURE : 0);
+    }
+
+    /** "3. Look at the table and answer." over one. */
+    private static boolean announcedTable(Cues cues, Optional<Cues> before) {
+        return before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent()
+                && cues.is(Trait.TABULAR)
+                && cues.labels().isEmpty()
+                && cues.line().layout().cell().filter(cell -> cell.row() == 0).isPresent();
     }
 
     /** Right below the head of a part and right above its lettered questions a text that tells nobody what to do. */
@@ -210,6 +219,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= from.role() != Role.STEM ? SLIGHT : 0;
         fit -= before.filter(b -> b.is(Trait.END_WORD) && b.labels().isEmpty()).isPresent() ? CLEAR : 0;
+        fit += from.role() == Role.STEM && from.option() == 0 && around.isInTableOfStem(index) ? CLEAR : 0;
         fit += around.isPassageBelow(index) && from.option() == 0 ? SURE + CLEAR : 0;
         // A stem does not go on below its key.
         boolean answered = from.role() == Role.KEY || from.role() == Role.FEEDBACK || from.role() == Role.HINT;

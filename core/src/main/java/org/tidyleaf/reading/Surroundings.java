@@ -9,6 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Announces;
 import org.tidyleaf.reading.Cues.Trait;
+import org.tidyleaf.source.Cell;
 
 /**
  * What pieces are to their neighbours, whatever role they play: which carry a question's number or an option's letter, and how
@@ -48,6 +49,7 @@ final class Surroundings {
     private final Set<Integer> bareOptions;
     private final Set<Integer> unnumberedTasks;
     private final Set<Integer> passagesBelow;
+    private final Set<Integer> inTableOfStem = new HashSet<>();
     private final int firstChained;
     private final boolean[] stemLabel;
     private final List<Optional<Label>> optionLabels = new ArrayList<>();
@@ -88,6 +90,7 @@ final class Surroundings {
                     || habits.headings().contains(i);
             optionLabels.add(other ? Optional.empty() : habits.optionLabel(cues));
         }
+        findTablesOfStems();
         flow = new double[all.size()];
         wrappedGap = new boolean[all.size()];
         belowBareNumber = new boolean[all.size()];
@@ -107,6 +110,30 @@ final class Surroundings {
         }
     }
 
+    private void findTablesOfStems() {
+        Set<Integer> others = new HashSet<>();
+        for (int i = 0; i < all.size(); i++) {
+            boolean other =
+                    chained[i] || optionLabels.get(i).isPresent() || all.get(i).has(Label.Kind.BOX);
+            Optional<Integer> table = table(i);
+            if (other && table.isPresent()) {
+                others.add(table.get());
+            }
+        }
+        for (int i = 1; i < all.size(); i++) {
+            Optional<Integer> table = table(i).filter(found -> !others.contains(found));
+            if (table.isPresent()
+                    && table.equals(table(i - 1))
+                    && !all.get(i).labels().isEmpty()) {
+                inTableOfStem.add(i);
+            }
+        }
+    }
+
+    private Optional<Integer> table(int index) {
+        return all.get(index).line().layout().cell().map(Cell::table);
+    }
+
     /** Headings that ask themselves. */
     Set<Integer> loneHeads() {
         return loneHeads;
@@ -120,6 +147,11 @@ final class Surroundings {
     /** Whether it is of the text that the number above it announces. */
     boolean isPassageBelow(int index) {
         return passagesBelow.contains(index);
+    }
+
+    /** "1. fathom", "A. wax": a labelled cell of a table without any question, box or option of its own, which has begun above. */
+    boolean isInTableOfStem(int index) {
+        return inTableOfStem.contains(index);
     }
 
     /** Where the first question begins; -1 where none is numbered. */
