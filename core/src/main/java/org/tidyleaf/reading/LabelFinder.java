@@ -11,12 +11,14 @@ import java.util.regex.Pattern;
 final class LabelFinder {
 
     private static final String OPEN = "[(\\[]";
-    private static final String CLOSE =
-            "\\.\\)|\\.\\s?[-\u2013](?=\\s|$)|[.):\\]]|/(?=\\s)|\\s?\\|(?=\\s)|\\s?[-\u2013](?=\\s|$)";
+    private static final String CLOSE = "\\.\\)|\\.\\s?[-\u2013](?=\\s|$)|[.):\\]]|/(?=\\s)|\\s?[-\u2013](?=\\s|$)";
 
     /** "Question 2 of 12", "3/20"; "#6 /2" is worth two points. */
     private static final String OF_ALL =
             "\\s+(?:of|out of|von|de|sur|di|van|z)\\s+\\d{1,3}|(?:/|\\s/\\s)\\d{1,3}(?=\\s|:|$)";
+
+    /** "3 | Match …": a bar, but no further one as between options. */
+    private static final String BAR = "\\s\\|(?=\\s+\\p{Lu}[^|]*$)";
 
     private static final Pattern NUMBER = numbers("#");
     private static final Pattern WORDED_NUMBER = numbers(Vocabulary.ALL.either("question"));
@@ -68,7 +70,7 @@ final class LabelFinder {
         return Vocabulary.pattern(
                 "(?:(" + before + ")\\.?\\s*(?:(?:no|nr|num|number|n\u00b0|n\u00ba)\\b[.:]?\\s*)?#?)?(" + OPEN
                         + ")?\\s?(\\d{1,4})(?:" + OF_ALL + ")?([a-h]?(?:i{1,3}|iv|vi{0,3})|[a-h])?(" + CLOSE
-                        + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
+                        + "|" + BAR + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
     }
 
     /** The letter label that begins at a place, if one does. */

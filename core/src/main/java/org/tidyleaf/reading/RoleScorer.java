@@ -105,6 +105,7 @@ final class RoleScorer {
         fit += to.more() && (cues.is(Trait.TABULAR) || cues.is(Trait.SPACED)) ? LEANING : 0;
         boolean prose = cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.POINTS_EACH) && !cues.is(Trait.INSTRUCTION_WORD);
         fit += to.more() && prose ? LEANING : 0;
+        fit += to.more() && from.role() == Role.STIMULUS && around.isWithinTable(index) ? CLEAR - SLIGHT : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.SHORT) && cues.is(Trait.QUESTIONS_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
@@ -219,7 +220,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= from.role() != Role.STEM ? SLIGHT : 0;
         fit -= before.filter(b -> b.is(Trait.END_WORD) && b.labels().isEmpty()).isPresent() ? CLEAR : 0;
-        fit += from.role() == Role.STEM && from.option() == 0 && around.isInTableOfStem(index) ? CLEAR : 0;
+        fit += from.role() == Role.STEM && from.option() == 0 && around.isWithinTable(index) ? CLEAR : 0;
         fit += around.isPassageBelow(index) && from.option() == 0 ? SURE + CLEAR : 0;
         // A stem does not go on below its key.
         boolean answered = from.role() == Role.KEY || from.role() == Role.FEEDBACK || from.role() == Role.HINT;

@@ -49,7 +49,7 @@ final class Surroundings {
     private final Set<Integer> bareOptions;
     private final Set<Integer> unnumberedTasks;
     private final Set<Integer> passagesBelow;
-    private final Set<Integer> inTableOfStem = new HashSet<>();
+    private final Set<Integer> withinTables = new HashSet<>();
     private final int firstChained;
     private final boolean[] stemLabel;
     private final List<Optional<Label>> optionLabels = new ArrayList<>();
@@ -90,7 +90,7 @@ final class Surroundings {
                     || habits.headings().contains(i);
             optionLabels.add(other ? Optional.empty() : habits.optionLabel(cues));
         }
-        findTablesOfStems();
+        findTables();
         flow = new double[all.size()];
         wrappedGap = new boolean[all.size()];
         belowBareNumber = new boolean[all.size()];
@@ -110,7 +110,7 @@ final class Surroundings {
         }
     }
 
-    private void findTablesOfStems() {
+    private void findTables() {
         Set<Integer> others = new HashSet<>();
         for (int i = 0; i < all.size(); i++) {
             boolean other =
@@ -122,12 +122,15 @@ final class Surroundings {
         }
         for (int i = 1; i < all.size(); i++) {
             Optional<Integer> table = table(i).filter(found -> !others.contains(found));
-            if (table.isPresent()
-                    && table.equals(table(i - 1))
-                    && !all.get(i).labels().isEmpty()) {
-                inTableOfStem.add(i);
+            if (table.isPresent() && table.equals(table(i - 1)) && hasOwnLabel(all.get(i))) {
+                withinTables.add(i);
             }
         }
+    }
+
+    /** A cell's own label, not that of the second of several things in it. */
+    private static boolean hasOwnLabel(Cues cues) {
+        return cues.piece().first() && !cues.labels().isEmpty();
     }
 
     private Optional<Integer> table(int index) {
@@ -150,8 +153,8 @@ final class Surroundings {
     }
 
     /** "1. fathom", "A. wax": a labelled cell of a table without any question, box or option of its own, which has begun above. */
-    boolean isInTableOfStem(int index) {
-        return inTableOfStem.contains(index);
+    boolean isWithinTable(int index) {
+        return withinTables.contains(index);
     }
 
     /** Where the first question begins; -1 where none is numbered. */
