@@ -20,6 +20,10 @@ final class AlternativesMaker {
 
     static final Pattern BRACKETS =
             Pattern.compile("[(\\[]\\s*([^()\\[\\]/|]{1,30}(?:\\s*[/|]\\s*[^()\\[\\]/|]{1,30}){1,4})\\s*[)\\]]");
+    /** "(smoker, veil, fork)". */
+    private static final Pattern COMMAS =
+            Pattern.compile("[(\\[]\\s*([^()\\[\\],/|]{1,30}(?:,\\s*[^()\\[\\],/|]{1,30}){2,4})\\s*[)\\]]");
+
     private static final Pattern BEHIND_COLON =
             Pattern.compile("(.{5,}[:?])\\s*([^:;?]{1,50}(?:;\\s+[^:;?]{1,50}){1,5}?)[.]?");
     /** "is long / longer than": single words with a stroke between. */
@@ -113,9 +117,11 @@ final class AlternativesMaker {
     /** "A level uses a ____ . (bubble / weight / spring)": what may go into the gap stands in brackets behind the sentence. */
     private static Optional<Question> behindGap(Particulars particulars, GatheredKey key, String said) {
         String typed = particulars.stem().typed();
-        Matcher brackets = BRACKETS.matcher(typed);
+        Matcher commas = COMMAS.matcher(typed);
+        boolean listed = CHOOSE.matcher(said).find() && commas.find();
+        Matcher brackets = listed ? commas.reset() : BRACKETS.matcher(typed);
         boolean last = brackets.find() && typed.substring(brackets.end()).isBlank() && brackets.start() > 0;
-        List<String> words = last ? split(brackets.group(1), "[/|]") : List.of();
+        List<String> words = last ? split(brackets.group(1), listed ? "," : "[/|]") : List.of();
         int right = key.text().map(String::strip).map(words::indexOf).orElse(-1);
         boolean asked = key.text().isEmpty()
                 && (CHOOSE.matcher(said).find() || CHOOSE.matcher(typed).find());

@@ -15,6 +15,8 @@ final class ColumnFinder {
     /** Heads stand in the first rows; a title or an empty row may come before. */
     private static final int LAST_HEAD_ROW = 3;
 
+    private static final int FEWEST_WORDS = 3;
+
     private static final int FEWEST_ROWS = 2;
 
     /** "2", "(2)", "/2", "___ / 2". */
@@ -71,7 +73,9 @@ final class ColumnFinder {
                     && (has(heads, Columns.Kind.ANSWER)
                             || has(heads, Columns.Kind.RIGHT_OPTION)
                             || has(heads, Columns.Kind.OPTION)
-                            || has(heads, Columns.Kind.NUMBER) && has(heads, Columns.Kind.POINTS));
+                            || has(heads, Columns.Kind.POINTS)
+                                    && (has(heads, Columns.Kind.NUMBER)
+                                            || askBelow(all, below(rows, row.getKey()), heads)));
             if (headRow) {
                 if (!has(heads, Columns.Kind.NUMBER)) {
                     numbersBelow(all, below(rows, row.getKey()))
@@ -99,6 +103,21 @@ final class ColumnFinder {
         if (uses.isEmpty()) {
             withoutHeads(all, rows, uses);
         }
+    }
+
+    /** Whether most cells below the head of the questions are long enough to ask something. */
+    private static boolean askBelow(
+            List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> heads) {
+        int column = heads.entrySet().stream()
+                .filter(head -> head.getValue().kind() == Columns.Kind.QUESTION)
+                .mapToInt(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow();
+        long asking = rows.values().stream()
+                .filter(row -> row.containsKey(column)
+                        && all.get(row.get(column)).words().size() >= FEWEST_WORDS)
+                .count();
+        return rows.size() > 1 && asking * 3 >= rows.size() * 2;
     }
 
     /** The column that nobody named and that holds nothing but numbers that count on. */

@@ -83,6 +83,7 @@ final class CueFinder {
         LettersGoingOn.label(all);
         ExerciseHeads.label(all);
         BoldLetterHeads.mark(all);
+        LettersBelowNumbers.mark(all);
         WrappedWords.mark(all);
         AnswerLetters.mark(all);
         PairKeys.mark(all);
@@ -95,6 +96,8 @@ final class CueFinder {
         OddSigns.mark(all);
         PercentsBefore.mark(all);
         LabelLines.mark(all);
+        RoomBelowPictures.mark(all);
+        RulesOfPaper.mark(all);
         EntryForms.mark(all);
         PageTops.mark(all);
         Verdicts.mark(all);

@@ -56,6 +56,8 @@ record Cues(
     enum Trait {
         /** "Name ______ Date ______". */
         FILL_IN,
+        /** "(i) All questions are compulsory.": it holds for the whole paper. */
+        RULES,
         /** A text with numbered gaps. */
         CLOZE,
         /** "Questions 8-10" and nothing else. */

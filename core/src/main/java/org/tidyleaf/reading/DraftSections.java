@@ -17,7 +17,7 @@ final class DraftSections {
     private static final Pattern DASH_AT_END = Pattern.compile("\\s[-\u2013\u2014]\\s*$");
 
     private static final Pattern LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
-            + "\\s+)?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\u2013-]+\\s*|$)");
+            + "\\s+)?[(\\[]?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\\]\u2013-]+\\s*|$)");
 
     private static final Pattern STRETCHED = Pattern.compile("\\S+(?: {2,}\\S+){3,20}");
 

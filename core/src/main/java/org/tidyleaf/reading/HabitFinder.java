@@ -387,8 +387,9 @@ final class HabitFinder {
             }
             boolean option = !parts.contains(i)
                     && all.get(i).labels().stream().anyMatch(label -> options.containsKey(label.shape()));
-            if (!option && !without.contains(i) && !all.get(i).is(Trait.OFF_BODY)) {
-                String text = all.get(i).text();
+            String text = all.get(i).text();
+            boolean counts = !option || PointsFinder.isTabbed(text);
+            if (counts && !without.contains(i) && !all.get(i).is(Trait.OFF_BODY)) {
                 Optional<PointsFinder.Found> found =
                         PointsFinder.bareBeside(text).filter(points -> points.from() > 0);
                 found.ifPresent(points ->

@@ -239,7 +239,7 @@ final class HeadScorer {
         double fit = -CLEAR;
         fit += cues.is(Trait.INSTRUCTION_WORD) || isToldBelowHead(index, from) ? CLEAR : 0;
         fit += cues.is(Trait.POINTS_EACH) ? CLEAR : 0;
-        fit += cues.is(Trait.LEGEND) ? SURE : 0;
+        fit += cues.is(Trait.LEGEND) || cues.is(Trait.RULES) ? SURE : 0;
         fit += around.isToldBetween(index) ? CLEAR : 0;
         fit += cues.is(Trait.ITALIC) ? LEANING + SLIGHT : 0;
         fit += from.role() == Role.SECTION ? LEANING + SLIGHT : 0;

@@ -58,6 +58,9 @@ final class LineEnds {
     /** The cuts of a line with those before what stands at its end. */
     static List<Integer> cuts(Line line, List<Integer> cuts) {
         String text = line.text();
+        if (PointsFinder.isGroupTotal(text)) {
+            return cuts;
+        }
         return withKey(text, withPoints(text, withAnswer(line, cuts)));
     }
 

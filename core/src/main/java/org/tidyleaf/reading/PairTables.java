@@ -65,6 +65,9 @@ final class PairTables {
         int first = hasNames(all, table) ? 1 : 0;
         for (int piece : table) {
             Cell cell = cell(all, piece);
+            if (cell.column() == 1 && isRule(all.get(piece))) {
+                continue;
+            }
             boolean word = cell.columns() == 2
                     && cell.column() == 0
                     && all.get(piece).is(Cues.Trait.SHORT)
@@ -76,12 +79,18 @@ final class PairTables {
         return rows.size() >= BlockFinder.FEWEST_PAIRS;
     }
 
+    /** Room to write on and nothing else. */
+    private static boolean isRule(Cues cues) {
+        return cues.text().codePoints().noneMatch(Character::isLetterOrDigit);
+    }
+
     private static boolean hasNames(List<Cues> all, List<Integer> table) {
         List<Integer> first =
                 table.stream().filter(piece -> cell(all, piece).row() == 0).toList();
         return first.size() == 2
                 && first.stream()
                         .allMatch(piece -> all.get(piece).is(Cues.Trait.SHORT)
+                                && !isRule(all.get(piece))
                                 && !all.get(piece).is(Cues.Trait.ENDS_SENTENCE)
                                 && all.get(piece).labels().isEmpty());
     }

@@ -42,6 +42,9 @@ final class PieceSplitter {
     private static final Pattern FIRST_NUMERAL =
             Pattern.compile("\\s*[(\\[]?[a-h][)\\].]\\s*([(\\[]?)i([)\\].])\\s+(?=\\S)");
 
+    private static final Pattern BETWEEN_MENTIONED =
+            Vocabulary.pattern("[\\s,;/-]*(?:" + Vocabulary.ALL.either("and", "or") + ")?\\s*");
+
     private static final Pattern RULE_AHEAD = Pattern.compile("\\s*[_.\u2026]{3}");
 
     private static final int MOST_RULES = 12;
@@ -182,7 +185,7 @@ final class PieceSplitter {
                                 .add(label));
             }
         }
-        byShape.values().removeIf(labels -> areOfGaps(text, labels));
+        byShape.values().removeIf(labels -> areOfGaps(text, labels) || areMentioned(text, labels));
         List<Integer> best = List.of();
         boolean fromStart = false;
         for (List<Label> labels : byShape.values()) {
@@ -217,6 +220,23 @@ final class PieceSplitter {
                                 .matcher(text)
                                 .region(label.end(), text.length())
                                 .lookingAt());
+    }
+
+    /** "the codes (a), (b), (c) and (d) below": letters that a sentence speaks of, with nothing between them. */
+    private static boolean areMentioned(String text, List<Label> labels) {
+        if (labels.size() < 2) {
+            return false;
+        }
+        int last = labels.size() - 1;
+        for (int i = 0; i < last; i++) {
+            String between =
+                    text.substring(labels.get(i).end(), labels.get(i + 1).from());
+            if (!BETWEEN_MENTIONED.matcher(between).matches()) {
+                return false;
+            }
+        }
+        return text.substring(0, labels.get(0).from()).chars().anyMatch(Character::isLetter)
+                && text.substring(labels.get(last).end()).chars().anyMatch(Character::isLetter);
     }
 
     /** "\u2610 T  \u2610 F   Bees sleep." */

@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -84,7 +85,17 @@ final class PointsFinder {
             "\\s*[(\\[]\\s*\\d{1,2}\\s*[x\u00d7*]\\s*\\d{1,2}(?:[.,]\\d)?\\s*=\\s*(\\d{1,3}(?:[.,]5)?)\\s*[)\\]]\\s*$");
 
     private static final Pattern BARE_AT_END = Pattern.compile(
-            "\\s*(?:\\(\\s*(\\d{1,2}(?:[.,](?:\\d|[0257]\\d))?)\\s*\\)|[(\\[]?\\s*(?:_+|\\.{2,})?(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?)\\s*$");
+            "\\s*(?:\\(\\s*(\\d{1,2}(?:[.,](?:\\d|[0257]\\d))?)\\s*\\)|[(\\[]?\\s*(?:_+|\\.{2,})?(?<![\\p{L}\\d])/\\s*(\\d{1,2})\\s*[)\\]]?|(?<=[.?!:])[ ]{0,3}\\t\\s{0,3}(\\d{1,2}))\\s*$");
+
+    /** "Why was the hive light?   1". */
+    private static final Pattern TABBED = Pattern.compile("[.?!][ ]{0,3}\\t\\s{0,3}\\d{1,2}\\s*$");
+
+    /** "Describe the life of a worker. (5)". */
+    private static final Pattern BEHIND_SENTENCE = Pattern.compile("(?<=[.?!])\\s+\\(([1-9]\\d?)\\)\\s*$");
+
+    /** "(3 x 1)   (3)" in a line of its own: so many questions, so many points each, and what they make. */
+    private static final Pattern GROUP_TOTAL = Pattern.compile(
+            "\\s*[(\\[]?\\s*(\\d{1,2})\\s*[x\u00d7*]\\s*(\\d{1,2}(?:[.,]5)?)\\s*[)\\]]?\\s*=?\\s*[(\\[]\\s*\\d{1,3}\\s*[)\\]]\\s*");
 
     /** A rule to write on with the points behind it is no longer. */
     private static final int LONGEST_END = 300;
@@ -207,13 +218,46 @@ final class PointsFinder {
 
     /** "(4)" or "/ 4" at the end of a text: points only where many questions end so. */
     static Optional<Found> bareBeside(String text) {
-        boolean possible = text.indexOf('/') >= 0 || text.stripTrailing().endsWith(")");
+        boolean possible = text.indexOf('/') >= 0
+                || text.stripTrailing().endsWith(")")
+                || text.indexOf('\t') > 0 && Character.isDigit(text.charAt(text.length() - 1));
         Matcher matcher = atEnd(BARE_AT_END, text);
         if (!possible || !matcher.find()) {
             return Optional.empty();
         }
-        String number = matcher.group(1) == null ? matcher.group(2) : matcher.group(1);
+        String number = Stream.of(matcher.group(1), matcher.group(2), matcher.group(3))
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElseThrow();
         return Optional.of(new Found(new BigDecimal(number.replace(',', '.')), matcher.start(), matcher.end()));
+    }
+
+    /** Whether behind a whole sentence and a tab a small number stands at the margin. */
+    static boolean isTabbed(String text) {
+        return text.indexOf('\t') > 0
+                && text.length() < LONGEST_END
+                && TABBED.matcher(text).find();
+    }
+
+    /** A small number in brackets behind a whole sentence, at the very end. */
+    static Optional<Found> behindSentence(String text) {
+        Matcher matcher = atEnd(BEHIND_SENTENCE, text);
+        boolean found = text.stripTrailing().endsWith(")") && matcher.find();
+        return found
+                ? Optional.of(new Found(new BigDecimal(matcher.group(1)), matcher.start(), matcher.end()))
+                : Optional.empty();
+    }
+
+    /** Whether a line says how the points of the questions above it come about, and nothing else. */
+    static boolean isGroupTotal(String text) {
+        return text.length() < LONGEST_SCORE && GROUP_TOTAL.matcher(text).matches();
+    }
+
+    /** Of such a line, what each of so many questions gets; empty where it speaks of another number of them. */
+    static Optional<BigDecimal> eachOfGroup(String text, int questions) {
+        Matcher total = GROUP_TOTAL.matcher(text);
+        boolean of = total.matches() && Integer.parseInt(total.group(1)) == questions;
+        return of ? Optional.of(new BigDecimal(total.group(2).replace(',', '.'))) : Optional.empty();
     }
 
     /** Points for each of several questions. */

@@ -111,7 +111,7 @@ final class RoleScorer {
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
         fit -= cues.is(Trait.RANGE_ONLY) ? SURE + CLEAR : 0;
         // "Instructions: … for questions 1-4" tells what to do and is nothing to read.
-        fit -= heads.isDirectionsForAll(index) ? 2 * SURE : 0;
+        fit -= heads.isDirectionsForAll(index) || cues.is(Trait.RULES) ? 2 * SURE : 0;
         fit += heads.isDirectionsForRange(index) ? SURE + CLEAR : heads.isDirections(index) ? -CLEAR : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         // "A  When a worker …", "B  If the flowers …": lettered paragraphs above the first number are a passage.

@@ -33,12 +33,13 @@ final class SectionPoints {
     }
 
     /**
-     * "___ / 6" below several questions: what they are worth together, back to those that have their points.
+     * "___ / 6" or "(3 x 2) (6)" below several questions: what they are worth together, back to those that have their points.
      *
      * @return whether it was a line of that kind and there were several
      */
     static boolean shareScore(String text, List<Draft> questions) {
-        if (!PointsFinder.isScore(text)) {
+        boolean group = PointsFinder.isGroupTotal(text);
+        if (!group && !PointsFinder.isScore(text)) {
             return false;
         }
         int from = questions.size();
@@ -48,14 +49,16 @@ final class SectionPoints {
             from--;
         }
         List<Draft> together = questions.subList(from, questions.size());
-        Optional<BigDecimal> each = together.size() < 2
-                ? Optional.empty()
-                : PointsFinder.only(text).flatMap(total -> PointsFinder.share(total, together.size()));
+        Optional<BigDecimal> each = group
+                ? PointsFinder.eachOfGroup(text, together.size())
+                : together.size() < 2
+                        ? Optional.empty()
+                        : PointsFinder.only(text).flatMap(total -> PointsFinder.share(total, together.size()));
         each.ifPresent(points -> together.forEach(draft -> {
             draft.points = each;
             draft.pointed = true;
         }));
-        return together.size() > 1;
+        return group || together.size() > 1;
     }
 
     /** How many there are where 13i, 13ii and 13iii are one. */

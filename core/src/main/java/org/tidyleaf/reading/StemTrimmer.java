@@ -282,7 +282,7 @@ final class StemTrimmer {
         Optional<PointsFinder.Found> found = PointsFinder.beside(text)
                 .or(() -> barePoints
                         ? PointsFinder.bareBeside(text).filter(points -> points.from() > 0 || !draft.stem.isEmpty())
-                        : Optional.empty());
+                        : GapSigns.count(text) > 0 ? Optional.empty() : PointsFinder.behindSentence(text));
         boolean more = FURTHER_NUMERAL.matcher(text).lookingAt();
         draft.pointed |= found.isPresent();
         found.ifPresent(points -> draft.points = draft.points

@@ -218,7 +218,12 @@ final class TraitFinder {
         add(traits, Trait.PASSAGE_WORD, WORDS.mentions(words, "passage") && isAnnouncedEarly(text));
         boolean bracketed =
                 text.length() <= "[10]".length() && BRACKETED.matcher(text).matches();
-        add(traits, Trait.POINTS_ONLY, bracketed || WORDS.mentions(words, "points") && PointsFinder.isPointsOnly(text));
+        add(
+                traits,
+                Trait.POINTS_ONLY,
+                bracketed
+                        || PointsFinder.isGroupTotal(text)
+                        || WORDS.mentions(words, "points") && PointsFinder.isPointsOnly(text));
         add(
                 traits,
                 Trait.POINTS_EACH,
@@ -228,9 +233,11 @@ final class TraitFinder {
                 Trait.END_WORD,
                 text.length() < SHORT
                                 && WORDS.mentions(words, "end")
+                                && !isQuoted(text)
                                 && END.matcher(text).matches()
                         || text.length() < LONG
                                 && WORDS.mentions(words, "farewell")
+                                && !GapSigns.mayBeIn(text)
                                 && FAREWELL.matcher(text).matches()
                         || text.length() < EARLY
                                 && WORDS.mentions(words, "total")
@@ -246,6 +253,11 @@ final class TraitFinder {
                 signs
                         && GapSigns.UNFILLED.matcher(text).find()
                         && NumberedRoom.forLetters(text).isEmpty());
+    }
+
+    /** "\u201cWell done!\u201d ____": what somebody says is nothing that the paper says. */
+    private static boolean isQuoted(String text) {
+        return "\"'\u201c\u201e\u00ab\u2018".indexOf(text.stripLeading().charAt(0)) >= 0;
     }
 
     /** What stands far behind is no part of a school's name. */

@@ -1,0 +1,26 @@
+package org.tidyleaf.reading;
+
+import java.util.List;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+
+/** "1 ______  2 ______  3 ______" right below a picture: room for the names of its places, and no lines for an essay. */
+final class RoomBelowPictures {
+
+    private static final Pattern NUMBERED = Pattern.compile("\\s*(?:[(]?\\d{1,2}[.):=]?\\s*[_.\u2026]{3,}\\s*){2,20}");
+
+    private RoomBelowPictures() {}
+
+    static void mark(List<Cues> all) {
+        boolean pictured = false;
+        for (Cues cues : all) {
+            boolean numbered = pictured && NUMBERED.matcher(cues.text()).matches();
+            if (numbered) {
+                cues.traits().remove(Trait.WRITING_LINE);
+                cues.traits().remove(Trait.RULE);
+                cues.traits().add(Trait.GAP);
+            }
+            pictured = numbered || cues.is(Trait.FIGURE_ONLY);
+        }
+    }
+}
