@@ -144,11 +144,32 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     /** What stands above lettered parts has their number; other passages have none. */
     private void passage(int place) {
         Prose text = renumbered ? quiz.stimuli().get(place).text() : leads.text(place);
-        document.begin(new PrintDocument.Look("", 0, true, 200));
-        document.run(renumbered ? "" : leads.label(place), Set.of());
-        prose(text);
-        document.end();
+        String label = renumbered ? "" : leads.label(place);
+        for (PrintedRows block : PrintedRows.of(text)) {
+            if (block.isTable()) {
+                table(block);
+            } else {
+                document.begin(new PrintDocument.Look("", 0, true, 200)).run(label, Set.of());
+                prose(block.text());
+                document.end();
+            }
+            label = "";
+        }
         pictures(text);
+    }
+
+    private void table(PrintedRows table) {
+        document.beginTable(table.columns());
+        for (List<Prose> row : table.rows()) {
+            document.beginRow();
+            for (int column = 0; column < table.columns(); column++) {
+                document.beginCell().begin(PrintDocument.Look.PLAIN);
+                prose(column < row.size() ? row.get(column) : Prose.EMPTY);
+                document.end().endCell();
+            }
+            document.endRow();
+        }
+        document.endTable();
     }
 
     /** "6. " or, below the lead of its number, "(a) ". */
@@ -185,11 +206,13 @@ public final class PrintedTest implements Question.Cases<Boolean> {
             parts(question);
             return;
         }
-        document.begin(new PrintDocument.Look("", 0, true, 200))
-                .run(unnumbered ? "" : label(question, place), Set.of());
         Prose stem = particulars.stem();
         int firstLine = question instanceof GapMatch ? instructionEnd(stem) : -1;
-        prose(firstLine < 0 ? stem : stem.cut(0, firstLine));
+        List<PrintedRows> blocks = PrintedRows.of(firstLine < 0 ? stem : stem.cut(0, firstLine));
+        boolean begun = !blocks.isEmpty() && !blocks.get(0).isTable();
+        document.begin(new PrintDocument.Look("", 0, true, 200))
+                .run(unnumbered ? "" : label(question, place), Set.of());
+        prose(begun ? blocks.get(0).text() : Prose.EMPTY);
         if (isJudgedPart(question)) {
             List<Option> pair = ((ChoiceQuestion) question).options();
             document.run(
@@ -199,6 +222,15 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         }
         particulars.points().ifPresent(points -> document.run(points(points), Set.of()));
         document.end();
+        for (PrintedRows block : blocks.subList(begun ? 1 : 0, blocks.size())) {
+            if (block.isTable()) {
+                table(block);
+            } else {
+                document.begin(PrintDocument.Look.PLAIN.kept());
+                prose(block.text());
+                document.end();
+            }
+        }
         pictures(particulars.stem());
         parts(question);
     }

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.MatchResult;
 import org.tidyleaf.question.Inline;
-import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
@@ -25,6 +24,8 @@ final class DraftMaker {
     private final Blocks blocks;
     private final ProseMaker prose;
     private final StemTrimmer stems;
+    private final OptionPictures optionPictures;
+    private final DraftFeedback feedback;
 
     private final List<Draft> questions = new ArrayList<>();
     private final DraftSections sections;
@@ -56,6 +57,8 @@ final class DraftMaker {
         this.owners = new int[roles.size()];
         this.sections = new DraftSections(habits, prose);
         this.notes = new DraftNotes(roles);
+        this.optionPictures = new OptionPictures(this.roles, prose);
+        this.feedback = new DraftFeedback(this.roles, keys);
     }
 
     static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {
@@ -109,7 +112,7 @@ final class DraftMaker {
             told.clear();
         }
         switch (step.role()) {
-            case TITLE -> title = titleIn(cues.text());
+            case TITLE -> title = PaperTitle.in(cues.text());
             case SECTION -> {
                 open = Optional.empty();
                 offered.clear();
@@ -347,7 +350,7 @@ final class DraftMaker {
                                 .pictures());
             }
         }
-        Optional<Draft.OptionDraft> empty = emptyOption(index);
+        Optional<Draft.OptionDraft> empty = optionPictures.empty(open, index);
         if (empty.isPresent()) {
             empty.get().segments.clear();
             empty.get().segments.add(piece.cues().piece().segment());
@@ -363,54 +366,6 @@ final class DraftMaker {
             open.get().pictures.addAll(pictures);
             join(open.get(), index, piece);
         }
-    }
-
-    /** "A." and nothing else, the picture on the next line: it is the option; below "A  B  C" each gets the next picture. */
-    private Optional<Draft.OptionDraft> emptyOption(int index) {
-        int above = index - 1;
-        while (above >= 0 && roles.get(above).step().role() == Role.FIGURE) {
-            above--;
-        }
-        boolean below = above >= 0 && roles.get(above).step().role() == Role.OPTION && open.isPresent();
-        List<Draft.OptionDraft> options = below ? open.get().options : List.of();
-        boolean inRow = options.size() > 1 && options.stream().allMatch(this::isPictureOrEmpty);
-        return options.stream()
-                .skip(inRow ? 0 : Math.max(0, options.size() - 1))
-                .filter(option -> prose.text(option.segments).isEmpty())
-                .findFirst();
-    }
-
-    /** A letter in a row of letters below as many pictures: it is the letter of the one above it. */
-    private void pictureAbove(Draft draft, int index) {
-        if (!isBelowPicture(index)) {
-            return;
-        }
-        int first = index;
-        while (isBelowPicture(first - 1)) {
-            first--;
-        }
-        int end = index + 1;
-        while (isBelowPicture(end)) {
-            end++;
-        }
-        Segment picture =
-                roles.get(Math.max(0, index - (end - first))).cues().piece().segment();
-        List<Segment> option = draft.options.get(draft.options.size() - 1).segments;
-        option.clear();
-        option.add(picture);
-        draft.pictures.removeAll(prose.text(option).pictures());
-    }
-
-    private boolean isBelowPicture(int index) {
-        return index >= 0
-                && index < roles.size()
-                && roles.get(index).cues().labels().stream()
-                        .anyMatch(label -> label.shape().equals(BareLetters.BELOW));
-    }
-
-    private boolean isPictureOrEmpty(Draft.OptionDraft option) {
-        Prose text = prose.text(option.segments);
-        return text.isEmpty() || text.plain().isBlank() && !text.pictures().isEmpty();
     }
 
     private boolean stemFollows(int index) {
@@ -436,30 +391,9 @@ final class DraftMaker {
         if (cues.is(Cues.Trait.WRITING_LINE)) {
             open.ifPresent(draft -> {
                 draft.writing.add(cues.line().number());
-                pointsBehindRule(draft, cues);
+                DraftPoints.behindRule(draft, cues);
             });
         }
-    }
-
-    /** "................ [2]": at the end of the room to write stands what the answer is worth. */
-    private static void pointsBehindRule(Draft draft, Cues cues) {
-        String behind = cues.text().replaceFirst("^.*[_.\u2026]{3}\\s*", "");
-        Optional<BigDecimal> points = PointsFinder.only(behind)
-                .or(() -> behind.startsWith("(") ? PointsFinder.bare(behind) : Optional.empty());
-        points.ifPresent(said -> draft.ruledPoints.put(cues.line().number(), said));
-        if (draft.points.isEmpty() && draft.options.isEmpty()) {
-            draft.points = points;
-        }
-    }
-
-    /** What stands far behind a title is no part of it, unless it is the title itself and before it stands whose paper it is. */
-    private static String titleIn(String text) {
-        String[] parts = text.strip()
-                .split("\\t+|\\s{4,}|\\s{3}(?=\\p{L}*:?\\s*\\d|\\p{L}{2,14}:\\s)|\\s+\\|\\s+(?=\\S+:?\\s*_)");
-        boolean school = parts.length == 2
-                && Vocabulary.ALL.mentions(Words.of(parts[0]), "school_word")
-                && Vocabulary.ALL.mentions(Words.of(parts[1]), "test_word");
-        return school ? parts[1] : parts[0];
     }
 
     /** A label before the question's cell in its row waits for it. */
@@ -487,32 +421,13 @@ final class DraftMaker {
         switch (piece.step().role()) {
             case OPTION -> {
                 options.add(draft, index, piece);
-                pictureAbove(draft, index);
+                optionPictures.takeAbove(draft, index);
             }
             case POINTS -> {
                 stems.withoutDash(draft);
-                points(draft, cues);
+                DraftPoints.take(draft, cues);
             }
-            case FEEDBACK -> {
-                Optional<Boolean> ifRight = JudgedFeedback.isForRight(cues);
-                if (ifRight.isPresent()) {
-                    (ifRight.get() ? draft.feedbackIfRight : draft.feedbackIfWrong)
-                            .add(keys.announced(cues, piece.step()));
-                    return;
-                }
-                Optional<Draft.OptionDraft> remarked = OptionRemarks.letter(cues)
-                        .flatMap(letter -> draft.options.stream()
-                                .filter(option -> option.label.equalsIgnoreCase(letter))
-                                .findFirst());
-                if (remarked.isPresent()) {
-                    remarked.get().feedback.add(keys.announced(cues, piece.step()));
-                    return;
-                }
-                boolean sameLine = !cues.piece().first();
-                boolean ofOption = !draft.options.isEmpty() && (sameLine || optionFollows(index));
-                (ofOption ? draft.options.get(draft.options.size() - 1).feedback : draft.feedback)
-                        .add(keys.announced(cues, piece.step()));
-            }
+            case FEEDBACK -> feedback.add(draft, index, piece);
             case PAIR -> draft.pairs.add(cues);
             case ROW -> {
                 // A pinned line outside of any table can only go on with the question.
@@ -559,37 +474,5 @@ final class DraftMaker {
         int from = cues.piece().segment().from();
         int end = cues.line().text().indexOf(asked, from) + asked.length() + 1;
         stems.add(draft, new Segment(cues.line().number(), from, end));
-    }
-
-    /** What stands below a question that has its points already is the sum of its group. */
-    private static void points(Draft draft, Cues cues) {
-        Optional<BigDecimal> said = PointsFinder.only(cues.text()).or(() -> PointsFinder.bare(cues.text()));
-        if (said.isPresent() && !draft.pointed) {
-            draft.points = said;
-            draft.pointed = true;
-            draft.pointsPerPair = isOfFirstPair(draft);
-        }
-    }
-
-    /** "7. ANS: C   PTS: 1" below pairs, which goes on with 8. */
-    private static boolean isOfFirstPair(Draft draft) {
-        return !draft.pairs.isEmpty()
-                && draft.keys.size() == 1
-                && PairKeys.isWordedOne(draft.keys.get(0).text());
-    }
-
-    /** Feedback between two options, or below each of them, is for the option above it. */
-    private boolean optionFollows(int index) {
-        int at = index;
-        while (at + 1 < roles.size() && roles.get(at + 1).step().role() == Role.FEEDBACK) {
-            at++;
-        }
-        boolean behind = at + 1 < roles.size()
-                && roles.get(at + 1).step().role() == Role.OPTION
-                && !roles.get(at + 1).step().more();
-        return behind
-                || open.map(d -> d.options.stream().anyMatch(o -> !o.feedback.isEmpty()))
-                                .orElse(false)
-                        && roles.get(index - 1).step().role() == Role.OPTION;
     }
 }

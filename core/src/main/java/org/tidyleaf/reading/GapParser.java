@@ -7,6 +7,9 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.TextEntry;
 
 /** Reads accepted spellings: "colour / color", "(1) rises (2) sinks", "bedding; bed". */
 final class GapParser {
@@ -164,5 +167,13 @@ final class GapParser {
         }
         return start + end >= FEWEST_ALIKE
                 && Math.max(one.length(), other.length()) - start - end <= MOST_LETTERS_APART;
+    }
+
+    /** A single gap that wants a number and nothing else. */
+    static Question numberIfOne(TextEntry entry) {
+        boolean one = entry.gaps().size() == 1 && entry.gaps().get(0).size() == 1;
+        Optional<NumericEntry.Key> number =
+                one ? NumberParser.key(entry.gaps().get(0).get(0)) : Optional.empty();
+        return number.isPresent() ? new NumericEntry(entry.particulars(), number) : entry;
     }
 }

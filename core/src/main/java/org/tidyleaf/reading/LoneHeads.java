@@ -30,6 +30,7 @@ final class LoneHeads {
                 boolean asks = EXPLAINS.matcher(all.get(i).text()).matches()
                         && (all.get(i).is(Trait.ENDS_SENTENCE)
                                 || PointsFinder.beside(all.get(i).text()).isPresent());
+                asks &= i + 1 >= below || !isNumberedQuestion(all.get(i + 1));
                 if (empty && (asks || hasRoom(all, i + 1, below))) {
                     lone.add(i);
                 }
@@ -62,6 +63,10 @@ final class LoneHeads {
             room |= !given;
         }
         return room;
+    }
+
+    private static boolean isNumberedQuestion(Cues cues) {
+        return cues.has(Label.Kind.NUMBER) && (cues.text().indexOf('?') > 0 || asks(cues));
     }
 
     private static boolean asks(Cues cues) {

@@ -153,6 +153,8 @@ final class RoleScorer {
             fit -= around.isAboveWordsForGaps(index) ? CLEAR : 0;
         }
         fit += cues.is(Trait.QUESTION_MARK) || cues.is(Trait.COLON) ? LEANING : 0;
+        // Right below a head a number begins a question, whichever it is.
+        fit += from.role() == Role.SECTION && around.hasStemLabel(index) && !around.isNextStem(index) ? LEANING : 0;
         // Where questions are numbered, what stands above the first number is a preamble.
         fit -= index < around.firstChained() && !cues.is(Trait.QUESTION_MARK) ? SURE : 0;
         fit += cues.margin().isPresent() ? CLEAR : 0;

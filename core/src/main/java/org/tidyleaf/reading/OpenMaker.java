@@ -1,0 +1,215 @@
+package org.tidyleaf.reading;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.question.ExtendedText;
+import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.NumericEntry;
+import org.tidyleaf.question.Particulars;
+import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.Question;
+import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.question.TrueFalse;
+import org.tidyleaf.question.WordLimits;
+import org.tidyleaf.source.Source;
+
+/** Questions without any options: gaps, numbers, words, statements to judge, and what is left are texts to write. */
+final class OpenMaker {
+
+    /** A key of more words than this is a model answer. */
+    private static final int SHORT_ANSWER_WORDS = 5;
+
+    /** "How many …?", "In wie vielen …?", "¿De cuántos …?" */
+    private static final Pattern NUMBER_ASKED = Vocabulary.pattern(
+            "(?:.*[.:!,]\\s+)?\u00bf?(?:\\p{L}{1,4}\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
+
+    /** "how much / she / earn / ?": words that a sentence is to be made of. */
+    private static final Pattern WORDS_TO_ORDER = Pattern.compile("[^/]+(?:\\s/\\s[^/]+){2,}");
+
+    /** "____ mm": a place to write a number on, with its unit. */
+    private static final Pattern UNIT_BEHIND = Pattern.compile(
+            "[^_.\u2026]*[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}\u00b0/\u00b2\u00b3]{0,9})\\.?");
+
+    private static final Pattern IN_BRACKETS = Pattern.compile("\\s*[(\\[]\\s*([^()\\[\\]]{1,90}?)\\s*[)\\]]\\s*");
+
+    private static final Pattern INITIAL_BEHIND =
+            Pattern.compile("(.*\\w[.!])\\s+(?:[(\\[]\\s*(\\p{L})\\s*[)\\]]|(\\p{L}))\\s*");
+
+    private static final Pattern EXPLAIN =
+            Vocabulary.pattern("(?:.*[.:!]\\s+)?\u00bf?" + Vocabulary.ALL.either("explain") + "\\b.*");
+
+    private final Source source;
+    private final JudgingWords judging;
+
+    OpenMaker(Source source, JudgingWords judging) {
+        this.source = source;
+        this.judging = judging;
+    }
+
+    /** Whether a text asks for an explanation. */
+    static boolean asksToExplain(String text) {
+        return EXPLAIN.matcher(text).matches();
+    }
+
+    Question make(Draft draft, Particulars particulars, GatheredKey key) {
+        Optional<TextEntry> bracketed = BracketedGaps.find(particulars);
+        if (bracketed.isPresent() && key.text().isEmpty() && draft.writingLines() == 0) {
+            return GapParser.numberIfOne(bracketed.get());
+        }
+        String said = key.text().orElse("");
+        Optional<Question> answered = said.isEmpty() ? answeredBehindRule(particulars) : Optional.empty();
+        if (answered.isPresent()) {
+            return answered.get();
+        }
+        int gaps = particulars.stem().gapCount();
+        if (gaps == 1 && draft.gapAnswers.size() == 1 && isJudgedStatement(particulars, draft.gapAnswers.get(0))) {
+            Prose statement = particulars.stem().withoutGaps();
+            int judged = AnswerParser.judgement(draft.gapAnswers.get(0).get(0)).orElseThrow();
+            List<String> words = judging.judgedBy(draft).orElse(List.of("True", "False"));
+            return new TrueFalse(particulars.withStem(statement), judging.options(words), Set.of(judged));
+        }
+        Optional<List<String>> judgedIn =
+                isRoomBehindSentence(particulars) ? judging.judgedBy(draft) : Optional.empty();
+        Optional<Integer> mark = AnswerParser.judgement(said);
+        if (judgedIn.isPresent() && draft.gapAnswers.isEmpty() && (said.isEmpty() || mark.isPresent())) {
+            Particulars statement = particulars.withStem(particulars.stem().withoutGaps());
+            return new TrueFalse(
+                    statement,
+                    judging.options(judgedIn.get()),
+                    mark.map(Set::of).orElse(Set.of()));
+        }
+        if (gaps > 0 && draft.gapAnswers.size() == gaps) {
+            return GapParser.numberIfOne(new TextEntry(particulars, draft.gapAnswers));
+        }
+        Optional<List<String>> pair = gaps == 0 ? judging.judgedBy(draft) : Optional.empty();
+        Optional<Question> initialled =
+                said.isEmpty() ? pair.flatMap(words -> withInitialBehind(particulars, words)) : Optional.empty();
+        if (initialled.isPresent()) {
+            return initialled.get();
+        }
+        if (pair.isPresent()
+                && (said.isEmpty() || JudgingWords.byInitial(said, pair.get()).isPresent())) {
+            Set<Integer> chosen =
+                    JudgingWords.byInitial(said, pair.get()).map(Set::of).orElse(Set.of());
+            return new TrueFalse(particulars, judging.options(pair.get()), chosen);
+        }
+        Optional<Integer> judged =
+                pair.isPresent() ? AnswerParser.leadingJudgement(said) : AnswerParser.judgement(said);
+        if (judged.isPresent() && gaps == 0 && said.length() > 0) {
+            List<String> words = pair.or(() -> JudgedBy.with(said)).orElse(List.of("True", "False"));
+            return new TrueFalse(particulars, judging.options(words), Set.of(judged.get()));
+        }
+        Optional<NumericEntry.Key> number = NumberParser.key(said);
+        if (number.isPresent() && gaps <= 1) {
+            return new NumericEntry(particulars, number.map(k -> withUnit(k, draft)));
+        }
+        boolean shortKey = !said.isEmpty()
+                && longest(said, gaps) <= SHORT_ANSWER_WORDS * Math.max(1, gaps) + 2
+                && !said.endsWith(".");
+        boolean essay = draft.writingLines() > 1
+                || EXPLAIN.matcher(particulars.stem().plain()).matches();
+        if (gaps > 0 || shortKey && draft.models.isEmpty() && !essay) {
+            return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
+        }
+        return withoutKey(draft, particulars, said);
+    }
+
+    /** "I lay the eggs. ........ (queen)": a sentence, room for its answer, and the answer in brackets. */
+    private static Optional<Question> answeredBehindRule(Particulars particulars) {
+        List<Inline> parts = particulars.stem().parts();
+        if (parts.size() != 3 || !(parts.get(1) instanceof Inline.Gap)) {
+            return Optional.empty();
+        }
+        Matcher answer = IN_BRACKETS.matcher(parts.get(2).plain());
+        boolean sentence = parts.get(0).plain().strip().matches("(?s).*[.?!]");
+        if (!sentence || !answer.matches()) {
+            return Optional.empty();
+        }
+        Prose stem = new Prose(List.of(parts.get(0)));
+        return Optional.of(GapParser.numberIfOne(
+                new TextEntry(particulars.withStem(stem), List.of(GapParser.listed(answer.group(1))))));
+    }
+
+    /** "Drones gather pollen.  f": behind the whole sentence the first letter of what it is judged to be. */
+    private Optional<Question> withInitialBehind(Particulars particulars, List<String> words) {
+        Matcher behind = INITIAL_BEHIND.matcher(particulars.stem().plain());
+        if (!behind.matches()) {
+            return Optional.empty();
+        }
+        String initial = behind.group(2) == null ? behind.group(3) : behind.group(2);
+        return JudgingWords.byInitial(initial, words)
+                .map(chosen -> new TrueFalse(
+                        particulars.withStem(Prose.of(behind.group(1))), judging.options(words), Set.of(chosen)));
+    }
+
+    /** "Drones collect nectar. (      )": behind the whole sentence room for what it is judged to be. */
+    private static boolean isRoomBehindSentence(Particulars particulars) {
+        List<Inline> parts = particulars.stem().parts();
+        return particulars.stem().gapCount() == 1
+                && parts.size() > 1
+                && parts.get(parts.size() - 1) instanceof Inline.Gap
+                && parts.get(parts.size() - 2).plain().strip().matches("(?s).*[.!]");
+    }
+
+    /** "His rule had brass ends. ___T___": the rule behind a whole sentence was for its judgement. */
+    private static boolean isJudgedStatement(Particulars particulars, List<String> answers) {
+        return isRoomBehindSentence(particulars)
+                && answers.size() == 1
+                && answers.get(0).length() <= 7
+                && AnswerParser.judgement(answers.get(0)).isPresent();
+    }
+
+    /** "____ mm" on the line to write on, where the key holds the number alone. */
+    private NumericEntry.Key withUnit(NumericEntry.Key key, Draft draft) {
+        return key.unit().isEmpty()
+                ? unitBehindRoom(draft)
+                        .map(unit -> new NumericEntry.Key(key.value(), key.tolerance(), unit))
+                        .orElse(key)
+                : key;
+    }
+
+    /** "Answer: ______ mm": what stands behind the only room to write on. */
+    private Optional<String> unitBehindRoom(Draft draft) {
+        if (draft.writing.size() != 1) {
+            return Optional.empty();
+        }
+        Matcher unit =
+                UNIT_BEHIND.matcher(source.line(draft.writing.get(0)).text().strip());
+        return unit.matches() ? Optional.of(unit.group(1)) : Optional.empty();
+    }
+
+    /** The words of the longest spelling, where there is one gap and several may be given. */
+    private static int longest(String said, int gaps) {
+        return gaps > 1
+                ? said.split("\\s+").length
+                : Arrays.stream(said.split("\\s*[/;]\\s*"))
+                        .mapToInt(spelling -> spelling.split("\\s+").length)
+                        .max()
+                        .orElse(0);
+    }
+
+    private Question withoutKey(Draft draft, Particulars particulars, String said) {
+        String stem = particulars.stem().plain();
+        boolean asksNumber = draft.writingLines() <= 1
+                && (NUMBER_ASKED.matcher(stem).matches()
+                                && !WORDS_TO_ORDER.matcher(stem).matches()
+                        || unitBehindRoom(draft).filter(UnitSymbols::isSymbol).isPresent());
+        boolean explains = EXPLAIN.matcher(stem).matches()
+                || EXPLAIN.matcher(judging.says(draft).strip()).matches()
+                || draft.writingLines() > 1
+                || !draft.models.isEmpty();
+        if (said.isEmpty() && !explains && asksNumber) {
+            return new NumericEntry(particulars, Optional.empty());
+        }
+        if (said.isEmpty() && !explains && draft.writingLines() == 1) {
+            return new TextEntry(particulars, List.of(List.of()));
+        }
+        Prose model = draft.models.isEmpty() ? Prose.of(said) : Draft.join(draft.models);
+        WordLimits limits = WordLimitsFinder.find(stem);
+        return new ExtendedText(particulars.withSettings(particulars.settings().withWords(limits)), model);
+    }
+}
