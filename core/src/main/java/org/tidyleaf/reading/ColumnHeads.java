@@ -93,7 +93,7 @@ final class ColumnHeads {
             return Optional.empty();
         }
         if (FEEDBACK.matcher(head).matches()) {
-            return use(Columns.Kind.FEEDBACK, "");
+            return use(Columns.Kind.FEEDBACK, JudgedFeedback.isForRight(head).isPresent() ? head : "");
         }
         Matcher option = OPTION.matcher(head);
         if (option.matches()) {

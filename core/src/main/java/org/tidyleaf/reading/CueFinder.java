@@ -75,6 +75,7 @@ final class CueFinder {
         OptionsBehind.label(all);
         ClozeNumbers.label(all);
         SpacedNumbers.label(all);
+        NumberedBoxes.label(all);
         NumberCells.label(all);
         BareNumbers.label(all);
         NumberRuns.label(all);
@@ -83,6 +84,7 @@ final class CueFinder {
         LettersGoingOn.label(all);
         ExerciseHeads.label(all);
         BoldLetterHeads.mark(all);
+        UnsignedNumerals.label(all);
         LettersBelowNumbers.mark(all);
         WrappedWords.mark(all);
         AnswerLetters.mark(all);
@@ -103,6 +105,7 @@ final class CueFinder {
         Verdicts.mark(all);
         OptionRemarks.mark(all);
         RemarksBelow.mark(all);
+        BracketedModels.mark(all);
         JudgementLegends.mark(all);
         PassageTitles.mark(all);
         GroupHeads.mark(all);

@@ -8,15 +8,18 @@ final class DraftFeedback {
 
     private final List<Assigned> roles;
     private final DraftKeys keys;
+    private final Columns columns;
 
-    DraftFeedback(List<Assigned> roles, DraftKeys keys) {
+    DraftFeedback(List<Assigned> roles, DraftKeys keys, Columns columns) {
         this.roles = roles;
         this.keys = keys;
+        this.columns = columns;
     }
 
     void add(Draft draft, int index, Assigned piece) {
         Cues cues = piece.cues();
-        Optional<Boolean> ifRight = JudgedFeedback.isForRight(cues);
+        Optional<Boolean> ifRight = JudgedFeedback.isForRight(cues)
+                .or(() -> columns.at(index).map(Columns.Use::name).flatMap(JudgedFeedback::isForRight));
         if (ifRight.isPresent()) {
             (ifRight.get() ? draft.feedbackIfRight : draft.feedbackIfWrong).add(keys.announced(cues, piece.step()));
             return;

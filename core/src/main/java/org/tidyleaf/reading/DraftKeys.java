@@ -73,7 +73,10 @@ final class DraftKeys {
                 cues.line().number(), from, cues.piece().segment().to() - (isInBrackets(cues, from) ? 1 : 0));
         // A key by itself in brackets is what stands between them.
         String said = source.text(segment).strip().replaceFirst("^[(\\[]\\s*([^()\\[\\]]*?)\\s*[)\\]]$", "$1");
-        return new Draft.Announced(MODEL_SAID.matcher(said).replaceFirst(""), segment);
+        String whole = MODEL_SAID.matcher(said).replaceFirst("");
+        // "[They keep / one another warm.]" over two lines.
+        boolean closes = cues.announces(Cues.Announces.MODEL) && whole.endsWith("]") && whole.indexOf('[') < 0;
+        return new Draft.Announced(closes ? whole.substring(0, whole.length() - 1) : whole, segment);
     }
 
     /** "[Ans: 40 cm]": the bracket before the word closes behind the answer. */

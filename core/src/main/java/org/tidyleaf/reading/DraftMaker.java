@@ -58,7 +58,7 @@ final class DraftMaker {
         this.sections = new DraftSections(habits, prose);
         this.notes = new DraftNotes(roles);
         this.optionPictures = new OptionPictures(this.roles, prose);
-        this.feedback = new DraftFeedback(this.roles, keys);
+        this.feedback = new DraftFeedback(this.roles, keys, columns);
     }
 
     static Drafts make(Source source, List<Assigned> roles, Habits habits, Lessons lessons, Layouts layouts) {

@@ -41,6 +41,14 @@ final class JudgedFeedback {
                 : Optional.empty();
     }
 
+    /** The same for a column, by its head: "Feedback if right". */
+    static Optional<Boolean> isForRight(String head) {
+        Matcher matcher = LEAD.matcher(head.strip().replaceAll(":$", "") + ":");
+        return matcher.matches()
+                ? Optional.of(matcher.group("wrong") == null && matcher.group("wrongly") == null)
+                : Optional.empty();
+    }
+
     /** Gives each option what is said of it where one is right; otherwise all is said of the question. */
     static void share(Draft draft, GatheredKey key) {
         boolean single = key.chosen().size() == 1 && draft.options.size() > 1;

@@ -26,7 +26,7 @@ final class LineEnds {
             Pattern.compile("[A-H]\\s{1,6}[^(\\[]*[.]\\s{12,}([(\\[]\\d{1,2}[)\\]])\\s*$");
 
     private static final Pattern KEY_FAR =
-            Pattern.compile("\\S(?:(?:\\s{3,}|\\s?\\t\\s?)(?=[(\\[])|\\s+(?=\\[))([(\\[][A-Ha-h][)\\]])\\s*$");
+            Pattern.compile("\\S(?:(?:\\s{3,}|\\s?\\t\\s?)(?=[(\\[])|\\s+(?=\\[))([(\\[]\\s?[A-Ha-h]\\s?[)\\]])\\s*$");
 
     /** "a) 2   b) 5   → b": behind the options an arrow to the right one. */
     private static final Pattern ARROW_KEY = Pattern.compile("\\s+((?:\u2192|->|=>|\u21d2)\\s*[A-Ha-h])[).]?\\s*$");
@@ -44,6 +44,10 @@ final class LineEnds {
     /** "… is ______.    [nectar]": far behind a gap or a whole sentence, in brackets that no cue word stands in. */
     private static final Pattern GAP_WORD_FAR = Pattern.compile(
             "(?:_{3,}|\\.{5,}|\u2026|[.?!](?=\\s))[^_\\[]*?(?:\\s{3,}|\\s?\\t\\s?)(\\[\\s*\\p{L}{2}[^\\[\\]]{0,40}])\\s*$");
+
+    /** "… in about ......    ( 24 )": with blanks inside of the bracket as well. */
+    private static final Pattern GAP_KEY_SPACED = Pattern.compile(
+            "(?:_{2,}|\\.{4,}|\u2026)[^_(]*?(?:\\s{3,}|\\s?\\t\\s?)(\\(\\s+[^\\s()][^()]{0,40}\\s+\\))\\s*$");
 
     private static final Pattern FAR = Pattern.compile("\\s{3,}|\\s?\\t");
 
@@ -78,6 +82,10 @@ final class LineEnds {
         Matcher gap = GAP_KEY_FAR.matcher(text);
         if (cuts.isEmpty() && gap.find() && isAnswer(gap.group(1))) {
             return List.of(gap.start(1));
+        }
+        Matcher spaced = GAP_KEY_SPACED.matcher(text);
+        if (cuts.isEmpty() && spaced.find()) {
+            return List.of(spaced.start(1));
         }
         Matcher word = GAP_WORD_FAR.matcher(text);
         if (cuts.isEmpty() && text.endsWith("]") && word.find()) {

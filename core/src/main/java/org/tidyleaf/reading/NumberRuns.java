@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
@@ -140,9 +141,13 @@ final class NumberRuns {
     /** Right below a question with a number of its own, in ordinary type, they count statements of its. */
     private static boolean isWithinQuestion(List<Cues> all, int first) {
         for (int i = first - 1; i >= 0 && first - i <= 2; i--) {
-            boolean numbered = all.get(i).labels().stream()
-                    .anyMatch(label -> label.kind() == Label.Kind.NUMBER && !HabitFinder.isWorded(label.shape()));
-            if (numbered) {
+            Optional<Label> number = all.get(i).labels().stream()
+                    .filter(label -> label.kind() == Label.Kind.NUMBER)
+                    .findFirst();
+            if (number.isPresent() && HabitFinder.isWorded(number.get().shape())) {
+                return false;
+            }
+            if (number.isPresent()) {
                 return !all.get(i).is(Trait.BOLD) && !all.get(i).is(Trait.HEADING);
             }
         }

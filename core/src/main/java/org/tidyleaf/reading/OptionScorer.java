@@ -116,6 +116,11 @@ final class OptionScorer {
                 || before.filter(b -> b.is(Trait.STARTS_LOWER) == cues.is(Trait.STARTS_LOWER))
                         .isPresent();
         fit += startsAlike ? SLIGHT : 0;
+        // One alone offers nothing to choose.
+        boolean alone = from.option() == 0
+                && index + 1 < all.size()
+                && (around.isNextStem(index + 1) || all.get(index + 1).lead().isPresent());
+        fit -= alone && cues.is(Trait.ENDS_SENTENCE) ? CLEAR : 0;
         // What stands right below a lone number is what is asked.
         fit -= from.option() == 0 && index > 0 && around.isOnlyNumber(index - 1) ? SURE : 0;
         fit -= cues.is(Trait.GAP) || cues.is(Trait.CAPTION) ? SURE : 0;

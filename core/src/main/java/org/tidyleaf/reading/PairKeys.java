@@ -15,7 +15,7 @@ final class PairKeys {
             "(?:\\d{1,2}\\s*[-\u2013:=\u2192]?\\s*[A-Za-z]\\b[\\s,;.]*){2,60}|(?:[A-Za-z]\\s*[-\u2013:=\u2192]?\\s*\\d{1,2}\\b[\\s,;.]*){2,60}");
 
     /** "a) wasps   b) bees        (b)", or a box with the number of the right one. */
-    private static final Pattern BEHIND = Pattern.compile("[(\\[][A-Ha-h][)\\]]|\\[\\s+\\d\\s+]");
+    private static final Pattern BEHIND = Pattern.compile("[(\\[]\\s?[A-Ha-h]\\s?[)\\]]|\\[\\s+\\d\\s+]");
 
     /** "5. ANS: C   6. ANS: D". */
     private static final Pattern WORDED = Vocabulary.pattern(
