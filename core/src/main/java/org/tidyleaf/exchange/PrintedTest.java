@@ -23,6 +23,7 @@ import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.ProseRows;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Section;
@@ -145,7 +146,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private void passage(int place) {
         Prose text = renumbered ? quiz.stimuli().get(place).text() : leads.text(place);
         String label = renumbered ? "" : leads.label(place);
-        for (PrintedRows block : PrintedRows.of(text)) {
+        for (ProseRows block : ProseRows.of(text)) {
             if (block.isTable()) {
                 table(block);
             } else {
@@ -158,7 +159,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         pictures(text);
     }
 
-    private void table(PrintedRows table) {
+    private void table(ProseRows table) {
         document.beginTable(table.columns());
         for (List<Prose> row : table.rows()) {
             document.beginRow();
@@ -208,7 +209,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         }
         Prose stem = particulars.stem();
         int firstLine = question instanceof GapMatch ? instructionEnd(stem) : -1;
-        List<PrintedRows> blocks = PrintedRows.of(firstLine < 0 ? stem : stem.cut(0, firstLine));
+        List<ProseRows> blocks = ProseRows.of(firstLine < 0 ? stem : stem.cut(0, firstLine));
         boolean begun = !blocks.isEmpty() && !blocks.get(0).isTable();
         document.begin(new PrintDocument.Look("", 0, true, 200))
                 .run(unnumbered ? "" : label(question, place), Set.of());
@@ -222,7 +223,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         }
         particulars.points().ifPresent(points -> document.run(points(points), Set.of()));
         document.end();
-        for (PrintedRows block : blocks.subList(begun ? 1 : 0, blocks.size())) {
+        for (ProseRows block : blocks.subList(begun ? 1 : 0, blocks.size())) {
             if (block.isTable()) {
                 table(block);
             } else {

@@ -33,6 +33,22 @@ class ProseTest {
         assertThat(EMPHATIC.edited(EMPHATIC.typed())).isEqualTo(EMPHATIC);
     }
 
+    @Test
+    void rowsWithinATextAreATable() {
+        Prose prose = Prose.written("Use the table.\nHive\u2003Mites\nA\u2003[[1]]\nB\u20036\nWhich is worse?");
+        List<ProseRows> blocks = ProseRows.of(prose);
+        assertThat(blocks).extracting(ProseRows::isTable).containsExactly(false, true, false);
+        assertThat(blocks.get(0).text().plain()).isEqualTo("Use the table.");
+        assertThat(blocks.get(1).columns()).isEqualTo(2);
+        assertThat(blocks.get(1).rows())
+                .extracting(row -> row.stream().map(Prose::plain).toList())
+                .containsExactly(List.of("Hive", "Mites"), List.of("A", "[[1]]"), List.of("B", "6"));
+        assertThat(blocks.get(2).text().plain()).isEqualTo("Which is worse?");
+        assertThat(ProseRows.of(Prose.written("One line\u2003only")))
+                .extracting(ProseRows::isTable)
+                .containsExactly(false);
+    }
+
     /** Columns of grids were kept as plain texts before they could hold formulas. */
     @Test
     void whatWasKeptAsPlainTextIsStillRead() {

@@ -1,12 +1,14 @@
 package org.tidyleaf.web.page;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.springframework.web.util.HtmlUtils;
 import org.tidyleaf.exchange.LatexMathMl;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
+import org.tidyleaf.question.ProseRows;
 import org.tidyleaf.source.Emphasis;
 
 /** Prose to HTML. The only place where text of documents becomes markup, so the only place that escapes it. */
@@ -45,12 +47,43 @@ public final class ProseHtml {
         String html(int number);
     }
 
+    /** Rows of a table that stand in a text are shown as one. */
     public String html(Prose prose) {
+        List<ProseRows> blocks = ProseRows.of(prose);
         StringBuilder html = new StringBuilder();
+        if (blocks.stream().noneMatch(ProseRows::isTable)) {
+            append(html, prose);
+            return html.toString();
+        }
+        for (ProseRows block : blocks) {
+            if (block.isTable()) {
+                table(html, block);
+            } else {
+                append(html, block.text());
+            }
+        }
+        return html.toString();
+    }
+
+    /** Of elements that may stand within a paragraph. */
+    private void table(StringBuilder html, ProseRows table) {
+        html.append("<span class=\"prose-table\" role=\"table\">");
+        for (List<Prose> row : table.rows()) {
+            html.append("<span class=\"prose-row\" role=\"row\">");
+            for (int column = 0; column < table.columns(); column++) {
+                html.append("<span class=\"prose-cell\" role=\"cell\">");
+                append(html, column < row.size() ? row.get(column) : Prose.EMPTY);
+                html.append("</span>");
+            }
+            html.append("</span>");
+        }
+        html.append("</span>");
+    }
+
+    private void append(StringBuilder html, Prose prose) {
         for (Inline part : prose.parts()) {
             append(html, part);
         }
-        return html.toString();
     }
 
     private void append(StringBuilder html, Inline part) {

@@ -1,8 +1,7 @@
-package org.tidyleaf.exchange;
+package org.tidyleaf.question;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.tidyleaf.question.Prose;
 
 /**
  * A text whose lines are rows of a table, cells kept apart by em spaces, cut into what is text and what is a table.
@@ -10,13 +9,14 @@ import org.tidyleaf.question.Prose;
  * @param text what stands there where it is no table
  * @param rows the cells of each row; empty where it is text
  */
-record PrintedRows(Prose text, List<List<Prose>> rows) {
+public record ProseRows(Prose text, List<List<Prose>> rows) {
 
     private static final String CELLS_APART = "\u2003";
     private static final int FEWEST = 2;
 
-    static List<PrintedRows> of(Prose prose) {
-        List<PrintedRows> blocks = new ArrayList<>();
+    /** The text in its order, each table by itself; pictures stand with the first block. */
+    public static List<ProseRows> of(Prose prose) {
+        List<ProseRows> blocks = new ArrayList<>();
         String typed = prose.typed();
         int from = 0;
         int at = 0;
@@ -29,7 +29,7 @@ record PrintedRows(Prose text, List<List<Prose>> rows) {
             }
             if (rows.size() >= FEWEST) {
                 addText(blocks, prose, from, at);
-                blocks.add(new PrintedRows(Prose.EMPTY, rows));
+                blocks.add(new ProseRows(Prose.EMPTY, rows));
                 from = end;
                 at = end;
             } else {
@@ -40,11 +40,11 @@ record PrintedRows(Prose text, List<List<Prose>> rows) {
         return blocks;
     }
 
-    boolean isTable() {
+    public boolean isTable() {
         return !rows.isEmpty();
     }
 
-    int columns() {
+    public int columns() {
         return rows.stream().mapToInt(List::size).max().orElse(0);
     }
 
@@ -63,11 +63,11 @@ record PrintedRows(Prose text, List<List<Prose>> rows) {
         return cells;
     }
 
-    private static void addText(List<PrintedRows> blocks, Prose prose, int from, int to) {
+    private static void addText(List<ProseRows> blocks, Prose prose, int from, int to) {
         String text = prose.typed().substring(from, to);
         if (!text.isBlank()) {
             int end = from + text.stripTrailing().length();
-            blocks.add(new PrintedRows(prose.cut(from, end), List.of()));
+            blocks.add(new ProseRows(prose.cut(from, end), List.of()));
         }
     }
 }
