@@ -113,9 +113,20 @@ final class DocWalker {
         boolean result = true;
         boolean objects = false;
         StringBuilder instruction = new StringBuilder();
+        boolean hidden =
+                paragraph.numCharacterRuns() > 0 && paragraph.getCharacterRun(0).isVanished() && place == Place.BODY;
+        StringBuilder within = new StringBuilder();
         for (int i = 0; i < paragraph.numCharacterRuns(); i++) {
             CharacterRun run = paragraph.getCharacterRun(i);
             if (run.isMarkedDeleted()) {
+                continue;
+            }
+            if (run.isVanished()
+                    && !hidden
+                    && place == Place.BODY
+                    && fieldDepth == 0
+                    && !run.text().isBlank()) {
+                within.append(run.text().replaceAll("\\p{Cntrl}", ""));
                 continue;
             }
             Optional<String> figure = picture(run);
@@ -153,9 +164,11 @@ final class DocWalker {
             }
             lines.append(text.toString(), emphasis, color);
         }
-        boolean hidden =
-                paragraph.numCharacterRuns() > 0 && paragraph.getCharacterRun(0).isVanished() && place == Place.BODY;
         lines.end(indent, style, hidden ? Place.HIDDEN : place, cell, centered);
+        if (!within.toString().isBlank()) {
+            lines.append(within.toString().strip(), Set.of(), "");
+            lines.end(indent, style, Place.HIDDEN, cell, false);
+        }
         if (objects || instruction.indexOf("EMBED Equation") >= 0) {
             notes.add(
                     new Note(

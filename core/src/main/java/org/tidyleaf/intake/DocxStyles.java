@@ -130,6 +130,11 @@ final class DocxStyles {
             return on("vanish");
         }
 
+        /** White on the page's white: whoever sets text so hides it from those who read on paper. */
+        boolean isWhite() {
+            return color.equalsIgnoreCase("FFFFFF") && !on("shd") && !on("highlight");
+        }
+
         Set<Emphasis> emphasis() {
             Map<Emphasis, Boolean> all = new EnumMap<>(Emphasis.class);
             all.put(Emphasis.BOLD, on("b"));

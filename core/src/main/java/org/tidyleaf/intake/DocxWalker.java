@@ -28,6 +28,10 @@ final class DocxWalker {
     private final List<Note> notes = new ArrayList<>();
     private final List<Element> boxes = new ArrayList<>();
     private final StringBuilder hidden = new StringBuilder();
+
+    /** Whether the paragraph has a ground of its own, on which white text shows. */
+    private boolean shaded;
+
     private Place place = Place.BODY;
 
     /** The field of a form that has begun and not ended. */
@@ -146,6 +150,7 @@ final class DocxWalker {
         }
         ParagraphFormat format = ParagraphFormat.of(pPr, styles, numbering);
         lines.label(format.label());
+        shaded = pPr.flatMap(p -> Xml.child(p, "shd")).isPresent();
         runs(paragraph, format);
         endField(styles.format(format.style()));
         endLine(format);
@@ -272,7 +277,7 @@ final class DocxWalker {
             field.get().typed().append(text);
             return;
         }
-        if (look.hidden()) {
+        if (look.hidden() || look.isWhite() && cell.isEmpty() && place == Place.BODY && !shaded) {
             hidden.append(text);
             return;
         }

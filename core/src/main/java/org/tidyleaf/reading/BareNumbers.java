@@ -17,6 +17,8 @@ final class BareNumbers {
     private static final Pattern BARE =
             Pattern.compile("(\\d{1,3})(?:\\s+(?=[\\p{Lu}\u00bf\u00a1\"\u201c_(])|\\s{2,}(?=[\\p{Ll}\\d])|\\s*$)");
 
+    private static final Pattern LOOSE = Pattern.compile("(\\d{1,3})\\s+(?=(\\p{Ll}+))");
+
     /** A shorter run may be numbers of something else at the beginning of lines. */
     private static final int IN_EARNEST = 3;
 
@@ -89,7 +91,9 @@ final class BareNumbers {
     private static List<Integer> run(List<Cues> all, int first) {
         List<Integer> run = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
-            if (number(all.get(i)) == first + run.size()) {
+            int next = first + run.size();
+            boolean goesOn = run.size() > 1 && loose(all.get(i)) == next && !WrappedWords.isRestOfSentence(all, i);
+            if (number(all.get(i)) == next || goesOn) {
                 run.add(i);
             }
         }
@@ -117,13 +121,26 @@ final class BareNumbers {
         return possible ? Integer.parseInt(matcher.group(1)) : 0;
     }
 
+    /** "4 plane - saw - glue": where numbers have begun to count, what they count need not begin with a capital. */
+    private static int loose(Cues cues) {
+        Matcher matcher = LOOSE.matcher(cues.text());
+        boolean possible = cues.line().layout().cell().isEmpty()
+                && cues.labels().isEmpty()
+                && cues.lead().isEmpty()
+                && !cues.is(Cues.Trait.OFF_BODY)
+                && matcher.lookingAt()
+                && !UnitSymbols.isSymbol(matcher.group(2));
+        return possible ? Integer.parseInt(matcher.group(1)) : 0;
+    }
+
     private static void add(List<Cues> all, int at, int ordinal) {
         Cues cues = all.get(at);
         int from = cues.piece().segment().from();
         while (Character.isWhitespace(cues.line().text().charAt(from))) {
             from++;
         }
-        Matcher matcher = BARE.matcher(cues.line().text())
+        Matcher matcher = (BARE.matcher(cues.text()).lookingAt() ? BARE : LOOSE)
+                .matcher(cues.line().text())
                 .region(from, cues.piece().segment().to());
         if (matcher.lookingAt() && cues.labels().stream().noneMatch(BareNumbers::isBare)) {
             List<Label> labels = new ArrayList<>(cues.labels());

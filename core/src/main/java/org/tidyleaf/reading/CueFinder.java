@@ -106,6 +106,7 @@ final class CueFinder {
         OptionRemarks.mark(all);
         RemarksBelow.mark(all);
         BracketedModels.mark(all);
+        ModelBullets.mark(all);
         JudgementLegends.mark(all);
         PassageTitles.mark(all);
         GroupHeads.mark(all);

@@ -28,6 +28,9 @@ final class GapLines {
         if (blank && isBegunList(draft)) {
             return Optional.of(begunList(draft, particulars, said));
         }
+        if (blank && areSentencesWithGaps(draft)) {
+            return Optional.of(sentences(draft, particulars, said));
+        }
         return isSpellings(draft, particulars) || isLoneAnswer(draft, particulars, key)
                 ? Optional.of(spellings(draft, particulars))
                 : Optional.empty();
@@ -45,6 +48,26 @@ final class GapLines {
                         .map(option -> prose.text(option.segments).plain())
                         .allMatch(text ->
                                 GapSigns.count(text) == 1 && text.codePoints().noneMatch(Character::isLetterOrDigit));
+    }
+
+    /** Bullets that each have room for an answer are one question with so many gaps. */
+    private boolean areSentencesWithGaps(Draft draft) {
+        return draft.options.size() > 1
+                && draft.options.stream()
+                        .allMatch(option -> option.label.isEmpty() && !option.signed && hasGap(option));
+    }
+
+    private TextEntry sentences(Draft draft, Particulars particulars, String said) {
+        List<Inline> parts = new ArrayList<>();
+        int gaps = particulars.stem().gapCount();
+        for (Draft.OptionDraft option : draft.options) {
+            parts.add(new Inline.Break());
+            for (Inline part : prose.stem(option.segments).parts()) {
+                parts.add(part instanceof Inline.Gap ? new Inline.Gap(++gaps) : part);
+            }
+        }
+        return new TextEntry(
+                particulars.withStem(particulars.stem().plus(parts).joined()), GapParser.accepted(said, gaps));
     }
 
     /** "a) head  b) ____  c) ____": the first as an example, the others to write. */

@@ -19,7 +19,8 @@ final class PointsFinder {
             "[(\\[]?\\s*(?:" + NUMBER + "\\s*" + WORD + "\\.?|" + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");
     /** "- 2 points", "(___/2)", "/2" and nothing else: forms that are points only in their place. */
     private static final Pattern ALONE = Vocabulary.pattern("[-\u2013\u2014]\\s+" + NUMBER + "\\s*" + WORD
-            + "\\.?|[(\\[]?\\s*(?:_{2,20}|\\.{3,20}|\u2026{1,8})?\\s*/\\s*(\\d{1,2})\\s*(?:" + WORD
+            + "\\.?|[(\\[]?\\s*(?:" + WORD
+            + "\\s*[:=]?\\s*)?(?:_{2,20}|\\.{3,20}|\u2026{1,8})?\\s*/\\s*(\\d{1,2})\\s*(?:" + WORD
             + ")?\\.?\\s*[)\\]]?");
 
     private static final Pattern AT_END = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD
@@ -53,8 +54,8 @@ final class PointsFinder {
             + "\\s*/)\\s*(\\d{1,2})\\s*(?:" + WORD
             + "|p)?\\.?\\s*[)\\]]?\\s*$");
 
-    private static final Pattern SCORE =
-            Vocabulary.pattern("[(\\[]?\\s*" + SCORE_RULE + "\\s*/\\s*\\d{1,3}\\s*(?:" + WORD + "|p)?\\.?\\s*[)\\]]?");
+    private static final Pattern SCORE = Vocabulary.pattern("[(\\[]?\\s*(?:" + WORD + "\\s*[:=]?\\s*)?" + SCORE_RULE
+            + "\\s*/\\s*\\d{1,3}\\s*(?:" + WORD + "|p)?\\.?\\s*[)\\]]?");
 
     private static final int LONGEST_SCORE = 60;
 

@@ -240,6 +240,8 @@ final class RoleScorer {
         if (to.more()) {
             double fit =
                     around.flow(index) - (cues.spaceBefore() > 0 || cues.lead().isPresent() ? CLEAR : 0);
+            // An answer has no room left to write in.
+            fit -= cues.is(Trait.GAP) ? CLEAR : 0;
             return fit - (around.isNextStem(index) || around.optionLabel(index).isPresent() ? SURE : SLIGHT);
         }
         if (to.role() == Role.KEY && cues.is(Trait.LONE_JUDGEMENT) && to.option() == 0) {

@@ -211,7 +211,9 @@ final class SnagFinder {
                 : points.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
         for (Assigned piece : roles) {
             Matcher matcher = PRINTED_TOTAL.matcher(piece.cues().text());
-            boolean differs = piece.cues().is(Cues.Trait.FILL_IN)
+            // "Marks: ____ / 5" below one question is said of that one.
+            boolean differs = piece.step().role() != Role.POINTS
+                    && piece.cues().is(Cues.Trait.FILL_IN)
                     && matcher.find()
                     && new BigDecimal(matcher.group(1)).compareTo(sum) != 0;
             if (differs) {
