@@ -107,7 +107,10 @@ final class BlockFinder {
             gapAnswers(lead);
         }
         boolean asked = number(lead).isPresent() || cues.is(Trait.INSTRUCTION_WORD);
-        if (asked && !table.isEmpty() && PairTables.isHalfEmpty(all, table)) {
+        boolean toFill = asked
+                && !table.isEmpty()
+                && (PairTables.isHalfEmpty(all, table) || !asksToMatch(cues) && PairTables.isPartlyFilled(all, table));
+        if (toFill) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.CELL));
             return;
         }

@@ -82,7 +82,10 @@ final class DraftMaker {
         List<Stimulus> stimuli = passages.stimuli(source, prose);
         PartSplitter splitter = new PartSplitter(source, stems, roles, owners);
         List<Draft> whole = splitter.split(questions);
-        whole.forEach(draft -> SpottedErrors.offer(source, draft));
+        whole.forEach(draft -> {
+            SpottedErrors.offer(source, draft);
+            RoomsInStems.restore(source, draft);
+        });
         whole.stream()
                 .filter(draft -> draft.points.isEmpty())
                 .forEach(draft ->

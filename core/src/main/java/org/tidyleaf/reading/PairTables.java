@@ -79,6 +79,38 @@ final class PairTables {
         return rows.size() >= BlockFinder.FEWEST_PAIRS;
     }
 
+    /** Three columns or more with names above and before, some cells filled, others left to be: a table to go on with. */
+    static boolean isPartlyFilled(List<Cues> all, List<Integer> table) {
+        int columns = cell(all, table.get(0)).columns();
+        Set<Integer> rows = new HashSet<>();
+        Set<Integer> named = new HashSet<>();
+        int heads = 0;
+        int filled = 0;
+        for (int piece : table) {
+            Cell cell = cell(all, piece);
+            Cues cues = all.get(piece);
+            boolean tick = BLANK_CELL.matcher(cues.text()).matches();
+            if (!cues.is(Cues.Trait.SHORT) || cell.row() > 0 && cell.column() > 0 && tick && !isFigure(cues)) {
+                return false;
+            }
+            rows.add(cell.row());
+            heads += cell.row() == 0 && cell.column() > 0 ? 1 : 0;
+            filled += cell.row() > 0 && cell.column() > 0 ? 1 : 0;
+            if (cell.column() == 0) {
+                named.add(cell.row());
+            }
+        }
+        int body = (rows.size() - 1) * (columns - 1);
+        boolean framed = columns > 2
+                && heads >= columns - 1
+                && named.containsAll(rows.stream().filter(row -> row > 0).toList());
+        return framed && rows.size() > 2 && filled > 0 && body - filled >= 2;
+    }
+
+    private static boolean isFigure(Cues cues) {
+        return cues.text().strip().matches("\\d+");
+    }
+
     /** Room to write on and nothing else. */
     private static boolean isRule(Cues cues) {
         return cues.text().codePoints().noneMatch(Character::isLetterOrDigit);

@@ -10,8 +10,8 @@ import java.util.regex.Pattern;
 /** "Use these words: saw, clamp, file.": a bank of words named in the heading or the instruction above the gaps. */
 final class WordBanks {
 
-    private static final Pattern NAMED =
-            Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("bank") + "\\b[^:]{0,60}:\\s*(.{5,200}?)[.]?\\s*");
+    private static final Pattern NAMED = Vocabulary.pattern(
+            ".*\\b" + Vocabulary.ALL.either("bank", "use") + "\\b[^:]{0,60}:\\s*(.{5,200}?)[.]?\\s*");
 
     private static final Pattern LINE = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("bank", "bank_word") + "\\s*[:\u2013-]\\s*(.{5,200}?)[.]?\\s*");
