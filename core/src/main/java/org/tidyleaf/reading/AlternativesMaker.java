@@ -24,6 +24,10 @@ final class AlternativesMaker {
     private static final Pattern COMMAS =
             Pattern.compile("[(\\[]\\s*([^()\\[\\],/|]{1,30}(?:,\\s*[^()\\[\\],/|]{1,30}){2,4})\\s*[)\\]]");
 
+    /** "(straight, useless)": where the heading says that one is to be chosen. */
+    private static final Pattern TWO_WORDS =
+            Pattern.compile("\\(\\s*(\\p{L}[\\p{L}' -]{0,20}(?:,\\s*\\p{L}[\\p{L}' -]{0,20}){1,4})\\s*\\)");
+
     private static final Pattern BEHIND_COLON =
             Pattern.compile("(.{5,}[:?])\\s*([^:;?]{1,50}(?:;\\s+[^:;?]{1,50}){1,5}?)[.]?");
     /** "is long / longer than": single words with a stroke between. */
@@ -74,6 +78,13 @@ final class AlternativesMaker {
             Optional<Question> told = toldBehind(particulars, words);
             return told.isPresent() ? told : choice(particulars, words, key, said);
         }
+        Matcher commas = TWO_WORDS.matcher(stem);
+        if (CHOOSE.matcher(said).find() && commas.find()) {
+            List<String> words = split(commas.group(1), ",");
+            if (!commas.find()) {
+                return choice(particulars, words, key, said);
+            }
+        }
         Optional<Question> listed = listed(particulars, key, said);
         if (listed.isPresent()) {
             return listed;
@@ -85,6 +96,10 @@ final class AlternativesMaker {
         List<String> underlined = setApartTogether(particulars.stem());
         if (!underlined.isEmpty()) {
             return choice(particulars, underlined, key, said);
+        }
+        List<String> phrases = SlashedPhrases.in(stem);
+        if (!phrases.isEmpty()) {
+            return choice(particulars, phrases, key, said);
         }
         Matcher slashed = SLASHED.matcher(stem);
         if (slashed.find() && !slashed.group().equals(stem)) {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
@@ -59,7 +60,9 @@ final class BareOptions {
         // Where numbers begin anew, a letter may belong to another part's question.
         Map<Integer, Integer> keys = beginAnew(all, habits) ? Map.of() : letterKeys(all);
         groups.stream()
-                .filter(group -> sizes.contains(group.size()) || isKeyedByLetter(all, habits, group, keys))
+                .filter(group -> sizes.contains(group.size())
+                        || isKeyedByLetter(all, habits, group, keys)
+                        || isKeyedByWords(all, habits, group))
                 .forEach(found::addAll);
         return found;
     }
@@ -94,6 +97,27 @@ final class BareOptions {
                 .map(label -> keys.get(label.ordinal()))
                 .filter(letter -> letter < group.size())
                 .isPresent();
+    }
+
+    /** "5 an apiarist" further down, in a line that answers others as well: one of the lines below question 5 is its answer. */
+    private static boolean isKeyedByWords(List<Cues> all, Habits habits, List<Integer> group) {
+        int stem = group.get(0) - 1;
+        while (stem > 0 && !habits.chained().contains(stem)) {
+            stem--;
+        }
+        Optional<Label> label = habits.stemLabel(all.get(stem));
+        if (label.isEmpty() || group.size() < FEWEST_UNMARKED) {
+            return false;
+        }
+        int last = group.get(group.size() - 1);
+        return group.stream().map(piece -> all.get(piece).text().strip()).anyMatch(line -> {
+            Pattern answer = Pattern.compile("(?<!\\d)" + label.get().ordinal() + "[.):]?\\s+" + Pattern.quote(line)
+                    + "(?=[,;.]?\\s+\\d|[,;.]?\\s*$)");
+            return all.subList(last + 1, all.size()).stream()
+                    .map(Cues::text)
+                    .anyMatch(text -> text.length() > line.length() + 4
+                            && answer.matcher(text).find());
+        });
     }
 
     /** Where options stand right below what is asked, lines behind a gap are something else. */

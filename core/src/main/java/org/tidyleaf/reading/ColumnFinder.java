@@ -75,7 +75,11 @@ final class ColumnFinder {
                             || has(heads, Columns.Kind.OPTION)
                             || has(heads, Columns.Kind.POINTS)
                                     && (has(heads, Columns.Kind.NUMBER)
-                                            || askBelow(all, below(rows, row.getKey()), heads)));
+                                            || askBelow(all, below(rows, row.getKey()), heads))
+                            || numbersBelow(all, below(rows, row.getKey()))
+                                            .filter(column -> !has(heads, column, Columns.Kind.QUESTION))
+                                            .isPresent()
+                                    && askBelow(all, below(rows, row.getKey()), heads));
             if (headRow) {
                 if (!has(heads, Columns.Kind.NUMBER)) {
                     numbersBelow(all, below(rows, row.getKey()))
@@ -152,6 +156,10 @@ final class ColumnFinder {
 
     private static boolean has(Map<Integer, Columns.Use> heads, Columns.Kind kind) {
         return heads.values().stream().anyMatch(use -> use.kind() == kind);
+    }
+
+    private static boolean has(Map<Integer, Columns.Use> heads, int column, Columns.Kind kind) {
+        return heads.containsKey(column) && heads.get(column).kind() == kind;
     }
 
     /** Without heads: a column of numbers that count on, one of statements, and perhaps one of judgements or of points. */

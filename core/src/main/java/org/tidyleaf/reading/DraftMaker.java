@@ -85,6 +85,7 @@ final class DraftMaker {
         whole.forEach(draft -> {
             SpottedErrors.offer(source, draft);
             RoomsInStems.restore(source, draft);
+            BankBelow.take(source, draft);
         });
         whole.stream()
                 .filter(draft -> draft.points.isEmpty())

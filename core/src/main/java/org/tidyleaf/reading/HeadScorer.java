@@ -113,6 +113,7 @@ final class HeadScorer {
                 cues.is(Trait.SHORT) || cues.text().split("\\t|\\s{4,}", 2)[0].length() < LONGEST_TITLE;
         fit += brief ? LEANING : -LEANING;
         fit -= cues.is(Trait.ENDS_SENTENCE) ? LEANING : 0;
+        fit -= PointsFinder.isScore(cues.text()) ? SURE : 0;
         fit -= cues.is(Trait.QUESTION_MARK) && !cues.is(Trait.BOLD) && !cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= cues.text().startsWith("(") || cues.is(Trait.END_WORD) && !cues.is(Trait.TEST_WORD) ? CLEAR : 0;
         fit -= cues.is(Trait.FILL_IN) || cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
@@ -152,6 +153,8 @@ final class HeadScorer {
         boolean own =
                 cues.labels().isEmpty() || cues.is(Trait.BOLD) && !hasOwnLabel(index) && around.isNextStem(index + 1);
         boolean typeHead = cues.is(Trait.TYPE_HEAD) && own && !told && !isOverCloze(index);
+        // "Calculate the mean.   [4]" with what it is worth far behind is asked, and heads nothing.
+        typeHead &= !isTaskWithPoints(cues);
         fit += typeHead ? CLEAR + LEANING : 0;
         // Where one type after another has its head, the first of them has one too.
         fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;
@@ -194,6 +197,13 @@ final class HeadScorer {
         fit -= from.option() == 0 || from.option() == 1 ? LEANING : 0;
         fit -= around.optionLabel(index).isPresent() ? CLEAR : 0;
         return fit - (around.isNextStem(index) ? SURE : 0);
+    }
+
+    private static boolean isTaskWithPoints(Cues cues) {
+        return cues.text().indexOf('\t') > 0
+                && cues.labels().isEmpty()
+                && !cues.is(Trait.BOLD)
+                && PointsFinder.beside(cues.text()).isPresent();
     }
 
     /** "Choose the right word for each gap." right above the text with the gaps belongs to that. */

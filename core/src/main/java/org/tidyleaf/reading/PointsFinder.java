@@ -92,7 +92,7 @@ final class PointsFinder {
     private static final Pattern TABBED = Pattern.compile("[.?!][ ]{0,3}\\t\\s{0,3}\\d{1,2}\\s*$");
 
     /** "Describe the life of a worker. (5)". */
-    private static final Pattern BEHIND_SENTENCE = Pattern.compile("(?<=[.?!])\\s+\\(([1-9]\\d?)\\)\\s*$");
+    private static final Pattern BEHIND_SENTENCE = Pattern.compile("(?<=[.?!])\\s+\\(\\+?([1-9]\\d?)\\)\\s*$");
 
     /** "(3 x 1)   (3)" in a line of its own: so many questions, so many points each, and what they make. */
     private static final Pattern GROUP_TOTAL = Pattern.compile(
