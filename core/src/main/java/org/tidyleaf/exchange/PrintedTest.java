@@ -214,6 +214,30 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         document.begin(new PrintDocument.Look("", 0, true, 200))
                 .run(unnumbered ? "" : label(question, place), Set.of());
         prose(begun ? blocks.get(0).text() : Prose.EMPTY);
+        List<ProseRows> below = blocks.subList(begun ? 1 : 0, blocks.size());
+        boolean endsInText = !below.isEmpty() && !below.get(below.size() - 1).isTable();
+        if (!endsInText) {
+            behindStem(question);
+        }
+        document.end();
+        for (int i = 0; i < below.size(); i++) {
+            if (below.get(i).isTable()) {
+                table(below.get(i));
+                continue;
+            }
+            document.begin(PrintDocument.Look.PLAIN.kept());
+            prose(below.get(i).text());
+            if (endsInText && i == below.size() - 1) {
+                behindStem(question);
+            }
+            document.end();
+        }
+        pictures(particulars.stem());
+        parts(question);
+    }
+
+    /** The pair to judge by, and the points. */
+    private void behindStem(Question question) {
         if (isJudgedPart(question)) {
             List<Option> pair = ((ChoiceQuestion) question).options();
             document.run(
@@ -221,19 +245,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
                             + pair.get(1).text().plain() + ")",
                     Set.of());
         }
-        particulars.points().ifPresent(points -> document.run(points(points), Set.of()));
-        document.end();
-        for (ProseRows block : blocks.subList(begun ? 1 : 0, blocks.size())) {
-            if (block.isTable()) {
-                table(block);
-            } else {
-                document.begin(PrintDocument.Look.PLAIN.kept());
-                prose(block.text());
-                document.end();
-            }
-        }
-        pictures(particulars.stem());
-        parts(question);
+        question.particulars().points().ifPresent(points -> document.run(points(points), Set.of()));
     }
 
     /** What stands below the stem. */

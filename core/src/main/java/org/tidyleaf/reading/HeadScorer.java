@@ -34,6 +34,9 @@ final class HeadScorer {
     private static final Pattern NAMED_RANGE = Vocabulary.pattern(Vocabulary.ALL.either("question")
             + "s?\\.?\\s+\\d{1,3}\\s?(?:[-\u2013]|" + Vocabulary.ALL.either("to") + ")\\s?\\d{1,3}");
 
+    /** In words. */
+    private static final int FEWEST_OF_TASK = 4;
+
     private final List<Cues> all;
     private final Habits habits;
     private final Surroundings around;
@@ -200,10 +203,13 @@ final class HeadScorer {
     }
 
     private static boolean isTaskWithPoints(Cues cues) {
-        return cues.text().indexOf('\t') > 0
-                && cues.labels().isEmpty()
-                && !cues.is(Trait.BOLD)
-                && PointsFinder.beside(cues.text()).isPresent();
+        Optional<PointsFinder.Found> points = PointsFinder.beside(cues.text());
+        boolean sentence = points.map(
+                        found -> cues.text().substring(0, found.from()).strip())
+                .filter(text -> cues.text().indexOf('\t') > 0 || text.matches("(?s).*[.?!]"))
+                .filter(text -> text.split("\\s+").length >= FEWEST_OF_TASK)
+                .isPresent();
+        return sentence && cues.labels().isEmpty() && !cues.is(Trait.BOLD);
     }
 
     /** "Choose the right word for each gap." right above the text with the gaps belongs to that. */
