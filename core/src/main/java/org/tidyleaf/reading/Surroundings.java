@@ -122,15 +122,18 @@ final class Surroundings {
         }
         for (int i = 1; i < all.size(); i++) {
             Optional<Integer> table = table(i).filter(found -> !others.contains(found));
-            if (table.isPresent() && table.equals(table(i - 1)) && hasOwnLabel(all.get(i))) {
+            if (table.isPresent() && table.equals(table(i - 1)) && hasOwnLabel(i)) {
                 withinTables.add(i);
             }
         }
     }
 
     /** A cell's own label, not that of the second of several things in it. */
-    private static boolean hasOwnLabel(Cues cues) {
-        return cues.piece().first() && !cues.labels().isEmpty();
+    private boolean hasOwnLabel(int index) {
+        Cues cues = all.get(index);
+        Optional<Cell> cell = cues.line().layout().cell();
+        return !cues.labels().isEmpty()
+                && !all.get(index - 1).line().layout().cell().equals(cell);
     }
 
     private Optional<Integer> table(int index) {
