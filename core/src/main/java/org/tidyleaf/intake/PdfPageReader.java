@@ -34,6 +34,9 @@ final class PdfPageReader extends PDFTextStripper {
     /** Logos and rules smaller than this are ornament. */
     private static final float LEAST_SIDE = 12;
 
+    /** Further ones mean no more. */
+    private static final int MOST_SPACES = 3;
+
     /** In parts of the face's size: letters are drawn so much together or apart. */
     private static final float KERNING = 0.15f;
 
@@ -94,10 +97,11 @@ final class PdfPageReader extends PDFTextStripper {
                 x, y, position.getWidthDirAdj(), size, spacesBefore(x, y, size), text, look(position)));
     }
 
+    /** Counted as far as it matters. */
     private int spacesBefore(float x, float y, float size) {
         int spaces = 0;
         float left = x;
-        for (int i = glyphs.size() - 1; i >= 0; i--) {
+        for (int i = glyphs.size() - 1; i >= 0 && spaces < MOST_SPACES; i--) {
             PdfPage.Glyph before = glyphs.get(i);
             boolean close = before.y() == y && Math.abs(before.right() - left) < KERNING * size;
             if (!close || !before.text().isBlank()) {

@@ -81,9 +81,7 @@ final class PdfRules {
         if (before < FREE * first.size() || behind < FREE * last.size()) {
             return;
         }
-        glyphs.set(
-                firstAt,
-                new PdfPage.Glyph(first.x(), first.y(), first.width(), first.size(), 0, first.text(), first.look()));
+        glyphs.set(firstAt, closer(first));
         // What stands right behind the rule is parted from it by nothing but the blanks on it.
         for (int i = 0; i < glyphs.size(); i++) {
             PdfPage.Glyph next = glyphs.get(i);

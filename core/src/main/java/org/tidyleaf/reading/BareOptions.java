@@ -28,6 +28,9 @@ final class BareOptions {
     /** So many numbers with as many lines below them are a habit; two are where no other has any. */
     private static final int FEWEST_GROUPS = 3;
 
+    /** Where a key at the end is looked for. */
+    private static final int LAST_LINES = 60;
+
     private static final Set<Emphasis> MARKS =
             Set.of(Emphasis.HIGHLIGHT, Emphasis.COLOR, Emphasis.UNDERLINE, Emphasis.BOLD);
 
@@ -113,9 +116,10 @@ final class BareOptions {
         return group.stream().map(piece -> all.get(piece).text().strip()).anyMatch(line -> {
             Pattern answer = Pattern.compile("(?<!\\d)" + label.get().ordinal() + "[.):]?\\s+" + Pattern.quote(line)
                     + "(?=[,;.]?\\s+\\d|[,;.]?\\s*$)");
-            return all.subList(last + 1, all.size()).stream()
+            return all.subList(Math.max(last + 1, all.size() - LAST_LINES), all.size()).stream()
                     .map(Cues::text)
                     .anyMatch(text -> text.length() > line.length() + 4
+                            && text.contains(line)
                             && answer.matcher(text).find());
         });
     }

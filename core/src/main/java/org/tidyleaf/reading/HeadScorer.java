@@ -116,7 +116,7 @@ final class HeadScorer {
                 cues.is(Trait.SHORT) || cues.text().split("\\t|\\s{4,}", 2)[0].length() < LONGEST_TITLE;
         fit += brief ? LEANING : -LEANING;
         fit -= cues.is(Trait.ENDS_SENTENCE) ? LEANING : 0;
-        fit -= PointsFinder.isScore(cues.text()) ? SURE : 0;
+        fit -= cues.text().indexOf('/') >= 0 && PointsFinder.isScore(cues.text()) ? SURE : 0;
         fit -= cues.is(Trait.QUESTION_MARK) && !cues.is(Trait.BOLD) && !cues.is(Trait.HEADING) ? CLEAR : 0;
         fit -= cues.text().startsWith("(") || cues.is(Trait.END_WORD) && !cues.is(Trait.TEST_WORD) ? CLEAR : 0;
         fit -= cues.is(Trait.FILL_IN) || cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
@@ -157,7 +157,7 @@ final class HeadScorer {
                 cues.labels().isEmpty() || cues.is(Trait.BOLD) && !hasOwnLabel(index) && around.isNextStem(index + 1);
         boolean typeHead = cues.is(Trait.TYPE_HEAD) && own && !told && !isOverCloze(index);
         // "Calculate the mean.   [4]" with what it is worth far behind is asked, and heads nothing.
-        typeHead &= !isTaskWithPoints(cues);
+        typeHead = typeHead && !isTaskWithPoints(cues);
         fit += typeHead ? CLEAR + LEANING : 0;
         // Where one type after another has its head, the first of them has one too.
         fit += typeHead && typeHeads > 2 ? LEANING + SLIGHT : 0;

@@ -43,8 +43,8 @@ final class KeyListFinder {
     private static final Pattern FIRST_ANSWER = Pattern.compile("[(]?1\\s*[.):=-]?\\s*[(]?\\p{L}");
     private static final Pattern STEPS = Pattern.compile("\\d{1,2}(?:\\s*[,;-]\\s*\\d{1,2}){2}");
 
-    private static final Pattern LETTERS_ONLY =
-            Pattern.compile("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
+    private static final Pattern LETTERS_ONLY = Vocabulary.pattern("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*(?:"
+            + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*)?[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
 
     private static final Pattern LETTER = Pattern.compile("[(]?[A-Ha-h][).]?");
 

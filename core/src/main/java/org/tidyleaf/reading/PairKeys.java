@@ -82,10 +82,30 @@ final class PairKeys {
             before = number > 0 ? number : all.get(i).piece().first() ? 0 : before;
         }
         for (int i : run) {
+            // Below options they are a list of answers to several questions.
+            int above = i - 1;
+            while (above > 0 && (run.contains(above) || !all.get(above).piece().first())) {
+                above--;
+            }
+            if (all.get(above).has(Label.Kind.LETTER)
+                    && !all.get(above).has(Label.Kind.NUMBER)
+                    && isChoice(all, above)) {
+                continue;
+            }
             Cues cues = all.get(i);
             int at = cues.piece().segment().from();
             all.set(i, cues.withLabels(List.of()).withLead(new Cues.Lead(Cues.Announces.KEY, at)));
         }
+    }
+
+    /** Letters that count from the first below a number, and no targets that numbers are above. */
+    private static boolean isChoice(List<Cues> all, int last) {
+        int first = last;
+        while (first > 0 && all.get(first).has(Label.Kind.LETTER)) {
+            first--;
+        }
+        boolean several = first > 0 && all.get(first - 1).has(Label.Kind.NUMBER);
+        return all.get(first).has(Label.Kind.NUMBER) && !several;
     }
 
     /** Whether it is one answer alone with its number and the word for it before it. */

@@ -18,6 +18,10 @@ final class SpottedErrors {
     private static final Pattern LETTER = Pattern.compile("[(\\[]([A-Ea-e])[)\\]]");
     private static final List<Emphasis> SIGNS = List.of(Emphasis.UNDERLINE, Emphasis.BOLD);
     private static final int FEWEST = 3;
+
+    /** In signs: a longer line is no sentence with an error in it. */
+    private static final int LONGEST = 600;
+
     private static final int FEWEST_ON_LINE = 2;
 
     private SpottedErrors() {}
@@ -46,7 +50,8 @@ final class SpottedErrors {
     private record Spotted(String letter, int from, int to) {}
 
     private static List<Spotted> in(Line line, int from, int to, int above) {
-        if (line.spans().isEmpty()
+        if (to - from > LONGEST
+                || line.spans().isEmpty()
                 || line.text().indexOf('(') < 0 && line.text().indexOf('[') < 0) {
             return List.of();
         }
