@@ -1,8 +1,6 @@
 package org.tidyleaf.reading;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Emphasis;
@@ -26,20 +24,11 @@ final class AnswersBehindRoom {
     /** One alone may be stressed for another reason. */
     private static final int SEVERAL = 2;
 
-    private final Map<Integer, Integer> cuts = new HashMap<>();
+    private AnswersBehindRoom() {}
 
-    AnswersBehindRoom(Source source) {
-        for (Line line : source.lines()) {
-            int start = start(line);
-            if (start > 0) {
-                cuts.put(line.number(), start);
-            }
-        }
-    }
-
-    /** Where the answer begins; 0 where the line has none. */
-    int cut(Line line) {
-        return cuts.size() < SEVERAL ? 0 : cuts.getOrDefault(line.number(), 0);
+    /** Where they begin. */
+    static RepeatedCuts cuts(Source source) {
+        return new RepeatedCuts(source, AnswersBehindRoom::start, SEVERAL);
     }
 
     private static int start(Line line) {

@@ -33,7 +33,9 @@ final class BoldLetterHeads {
         for (int head : heads) {
             Cues cues = all.get(head);
             int from = cues.piece().segment().from();
-            int end = from + cues.text().length() - said(cues).length();
+            Matcher letter = LETTER.matcher(cues.line().text())
+                    .region(from, cues.piece().segment().to());
+            int end = letter.lookingAt() ? letter.end() : from;
             Label label = new Label(Label.Kind.LETTER, heads.indexOf(head) + 1, printed(cues), "A.", from, end);
             all.set(head, cues.withLabels(List.of(label)));
             all.get(head).traits().add(Cues.Trait.SECTION_WORD);

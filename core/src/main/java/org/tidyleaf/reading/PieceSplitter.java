@@ -66,8 +66,8 @@ final class PieceSplitter {
         FieldsBehind fields = new FieldsBehind(source);
         FarLetters letters = new FarLetters(source);
         ArrowsBehind arrows = new ArrowsBehind(source);
-        AnswersBehindRoom answers = new AnswersBehindRoom(source);
-        RemarksBehindOptions remarks = new RemarksBehindOptions(source);
+        RepeatedCuts answers = AnswersBehindRoom.cuts(source);
+        RepeatedCuts remarks = RemarksBehindOptions.cuts(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {

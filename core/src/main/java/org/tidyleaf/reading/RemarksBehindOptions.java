@@ -1,8 +1,6 @@
 package org.tidyleaf.reading;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Emphasis;
@@ -21,20 +19,11 @@ final class RemarksBehindOptions {
 
     private static final int SEVERAL = 2;
 
-    private final Map<Integer, Integer> cuts = new HashMap<>();
+    private RemarksBehindOptions() {}
 
-    RemarksBehindOptions(Source source) {
-        for (Line line : source.lines()) {
-            int start = start(line);
-            if (start > 0) {
-                cuts.put(line.number(), start);
-            }
-        }
-    }
-
-    /** Where the remark begins; 0 where the line has none. */
-    int cut(Line line) {
-        return cuts.size() < SEVERAL ? 0 : cuts.getOrDefault(line.number(), 0);
+    /** Where they begin. */
+    static RepeatedCuts cuts(Source source) {
+        return new RepeatedCuts(source, RemarksBehindOptions::start, SEVERAL);
     }
 
     private static int start(Line line) {
