@@ -25,7 +25,9 @@ final class BoldLetterHeads {
             }
         }
         long directing = heads.stream()
-                .filter(head -> ExerciseHeads.directs(said(all.get(head))))
+                .filter(head -> ExerciseHeads.directs(said(all.get(head)))
+                        || ExerciseHeads.directsBelow(all, head)
+                        || isOverNumber(all, head))
                 .count();
         if (heads.size() < FEWEST || directing * 3 < heads.size() * 2) {
             return;
@@ -52,6 +54,13 @@ final class BoldLetterHeads {
                 && letter.group(1).charAt(0) == 'A' + above;
         int at = cues.piece().segment().from() + (possible ? letter.start(1) : 0);
         return possible && cues.line().carries(Emphasis.BOLD, at);
+    }
+
+    /** "<b>F  Writing</b>" and right below it the next number. */
+    private static boolean isOverNumber(List<Cues> all, int head) {
+        return head + 1 < all.size()
+                && all.get(head + 1).has(Label.Kind.NUMBER)
+                && !all.get(head).is(Cues.Trait.QUESTION_MARK);
     }
 
     private static String printed(Cues cues) {

@@ -67,6 +67,7 @@ final class CueFinder {
         BoxesBehind.label(all);
         BracketsBehindLetters.mark(all);
         BoxCells.label(all);
+        BoxedLetters.label(all);
         JudgedLines.label(all);
         BlankBoxes.label(all);
         ListedOptions.label(all);

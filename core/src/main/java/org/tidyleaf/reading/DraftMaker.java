@@ -315,12 +315,20 @@ final class DraftMaker {
                 .findFirst();
     }
 
+    /** "Q7" and "7." are printed for 7; a code stays as it is. */
+    private static String inCell(Cues cues) {
+        return cues.number()
+                .filter(number -> number.end() >= cues.piece().segment().to())
+                .map(Label::printed)
+                .orElseGet(() -> cues.text().replaceAll("[.):]$", ""));
+    }
+
     private void begin(int index, Cues cues) {
         int from = cues.piece().segment().from();
         String id = "q" + cues.line().number() + (from == 0 ? "" : "-" + from);
         String whole = columns.at(index).map(Columns.Use::name).orElse("");
         String printed = isNumberCell(index)
-                ? whole.isEmpty() ? cues.text().replaceAll("[.):]$", "") : whole
+                ? whole.isEmpty() ? inCell(cues) : whole
                 : stemLabel(cues).map(Label::printed).orElse("");
         String number = printed.isEmpty() ? notes.identifier().orElse("") : printed;
         // A question that heads a group of its own belongs to none above it.

@@ -1,6 +1,5 @@
 package org.tidyleaf.reading;
 
-import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -36,7 +35,9 @@ final class DraftOptions {
                     .orElse("");
             draft.options.add(new Draft.OptionDraft(
                     printed,
-                    cues.sign().filter(Cues.Sign::right).isPresent() || isTicked(label) || isRightColumn(index)));
+                    cues.sign().filter(Cues.Sign::right).isPresent()
+                            || label.filter(Label::isTicked).isPresent()
+                            || isRightColumn(index)));
         }
         if (blocks.at(index).equals(Optional.of(Blocks.Kind.STEP))) {
             step(draft, cues);
@@ -97,14 +98,6 @@ final class DraftOptions {
         }
         draft.points = Optional.of(points.get().points());
         return from + points.get().from();
-    }
-
-    private static boolean isTicked(Optional<Label> label) {
-        return label.filter(l -> l.kind() == Label.Kind.BOX)
-                .filter(l -> l.printed()
-                        .toLowerCase(Locale.ROOT)
-                        .matches("[\u2611\u2612]|[\\[(]\\s?[x*\u2713\u2714\u2022\u25cf]\\s?[\\])]"))
-                .isPresent();
     }
 
     private void addOption(Draft draft, Cues cues, int from, int end) {

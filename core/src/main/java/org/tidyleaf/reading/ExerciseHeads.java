@@ -124,7 +124,7 @@ final class ExerciseHeads {
     }
 
     /** "<b>2 Grammar: the passive</b>" and below it what is to be done. */
-    private static boolean directsBelow(List<Cues> all, int head) {
+    static boolean directsBelow(List<Cues> all, int head) {
         return head + 1 < all.size()
                 && all.get(head + 1).labels().isEmpty()
                 && !all.get(head).is(Trait.QUESTION_MARK)

@@ -42,6 +42,10 @@ final class FieldTables {
                 }
             });
             Map<Integer, Columns.Use> heads = ColumnHeads.find(all, names);
+            names.keySet().stream()
+                    .findFirst()
+                    .filter(first -> isNumber(all.get(names.get(first))))
+                    .ifPresent(first -> heads.put(first, new Columns.Use(Columns.Kind.QUESTION, "", false)));
             if (!isQuestion(heads) || heads.size() * 5 < names.size() * KNOWN_OF_FIVE) {
                 return Map.of();
             }
@@ -67,9 +71,8 @@ final class FieldTables {
         Set<String> seen = new HashSet<>();
         String first = "";
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
-            String name = row.getValue().containsKey(0)
-                    ? all.get(row.getValue().get(0)).text().strip().replaceAll("\\s*\\d+$", "")
-                    : "";
+            String name =
+                    row.getValue().containsKey(0) ? name(all.get(row.getValue().get(0))) : "";
             first = seen.isEmpty() ? name : first;
             if (questions.isEmpty() || !seen.add(name) && name.equals(first)) {
                 questions.add(new TreeMap<>());
@@ -78,6 +81,21 @@ final class FieldTables {
             questions.get(questions.size() - 1).put(row.getKey(), row.getValue());
         }
         return questions;
+    }
+
+    /** "Q1", "3." before what is asked. */
+    private static boolean isNumber(Cues name) {
+        return name.number()
+                .filter(number -> name.line()
+                        .text()
+                        .substring(number.end(), name.piece().segment().to())
+                        .isBlank())
+                .isPresent();
+    }
+
+    /** What is the same for every question. */
+    private static String name(Cues cues) {
+        return isNumber(cues) ? "#" : cues.text().strip().replaceAll("\\s*\\d+$", "");
     }
 
     private static void mark(
@@ -93,13 +111,16 @@ final class FieldTables {
                     && (head.kind() == Columns.Kind.NUMBER || head.kind() == Columns.Kind.QUESTION && !begun);
             Integer name = cells.get(0);
             Integer value = cells.get(1);
-            if (name != null) {
+            boolean numbered = begins && name != null && isNumber(all.get(name));
+            if (numbered) {
+                uses.put(name, new Columns.Use(Columns.Kind.NUMBER, "", true));
+            } else if (name != null) {
                 uses.put(name, new Columns.Use(begun && !begins ? Columns.Kind.LABEL : Columns.Kind.HEAD, "", false));
             }
             if (value != null) {
                 String label = name == null ? "" : ColumnHeads.name(all.get(name));
                 Columns.Use field = head == null ? new Columns.Use(Columns.Kind.LABEL, label, false) : head;
-                uses.put(value, new Columns.Use(field.kind(), field.name(), begins));
+                uses.put(value, new Columns.Use(field.kind(), field.name(), begins && !numbered));
             }
             begun |= begins;
         }

@@ -122,6 +122,8 @@ final class HeadScorer {
         fit -= cues.is(Trait.FILL_IN) || cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.is(Trait.SECTION_WORD) ? LEANING : 0;
         fit -= cues.is(Trait.PREFACE) ? SURE : 0;
+        // "Answer all questions." tells what to do and names nothing.
+        fit -= cues.is(Trait.INSTRUCTION_WORD) && cues.is(Trait.ENDS_SENTENCE) && !cues.is(Trait.TEST_WORD) ? CLEAR : 0;
         fit -= cues.text().indexOf(':') > 0 && SUBJECT.matcher(cues.text()).matches() ? SURE : 0;
         // "Quiz" alone says what kind of paper it is, not which.
         boolean kindOnly = cues.is(Trait.TEST_WORD) && cues.words().size() == 1 && !cues.is(Trait.HEADING);

@@ -1,5 +1,7 @@
 package org.tidyleaf.reading;
 
+import java.util.regex.Pattern;
+
 /**
  * One way to understand the beginning of a piece as a number, letter or sign.
  *
@@ -11,9 +13,17 @@ package org.tidyleaf.reading;
  */
 record Label(Kind kind, int ordinal, String printed, String shape, int from, int end) {
 
+    private static final Pattern TICKED =
+            Pattern.compile("[\u2611\u2612]|[\\[(]\\s?[xX*\u2713\u2714\u2022\u25cf]\\s?[\\])]");
+
     /** The same label as one of another series. */
     Label ofShape(String other) {
         return new Label(kind, ordinal, printed, other, from, end);
+    }
+
+    /** Whether it is a box with a tick or a cross in it. */
+    boolean isTicked() {
+        return kind == Kind.BOX && TICKED.matcher(printed).matches();
     }
 
     enum Kind {

@@ -48,6 +48,7 @@ final class Surroundings {
     private final Set<Integer> loneHeads;
     private final Set<Integer> bareOptions;
     private final Set<Integer> unnumberedTasks;
+    private final Set<Integer> stemsOverLists;
     private final Set<Integer> passagesBelow;
     private final Set<Integer> withinTables = new HashSet<>();
     private final int firstChained;
@@ -68,6 +69,7 @@ final class Surroundings {
         this.loneHeads = LoneHeads.find(all, habits);
         this.bareOptions = BareOptions.find(all, habits);
         this.unnumberedTasks = unnumberedTasks(all, habits);
+        this.stemsOverLists = StemsOverLists.find(all, habits);
         this.passagesBelow = PassagesBelowNumbers.find(all, habits);
         int numbered = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
         this.firstChained = loneHeads.stream()
@@ -173,6 +175,11 @@ final class Surroundings {
     /** "Read the scale. ______ mm (2)" without a number, where nothing is numbered and others are like it. */
     boolean isUnnumberedTask(int index) {
         return unnumberedTasks.contains(index);
+    }
+
+    /** Whether it begins a question without a number, over bullets or boxes. */
+    boolean isStemOverList(int index) {
+        return stemsOverLists.contains(index);
     }
 
     /** "Write T or F:" below a short option and right above the next number: what is to be done from here on. */
