@@ -125,7 +125,11 @@ final class Draft {
 
     /** All of it in one prose. */
     static Prose join(List<Announced> parts) {
-        return Prose.of(
-                String.join(" ", parts.stream().map(part -> part.text().strip()).toList()));
+        return Prose.of(String.join(
+                " ",
+                parts.stream()
+                        .map(part -> part.text().strip())
+                        .filter(text -> !text.isEmpty())
+                        .toList()));
     }
 }

@@ -62,6 +62,8 @@ final class HabitFinder {
         NumberedLists.blanksBelow(all, chains, listed);
         listed.addAll(EssayPoints.find(all));
         listed.addAll(BulletsInStems.find(all));
+        Set<Integer> statements = StatementsToChoose.find(all);
+        listed.addAll(statements);
         withoutStrayCodes(chains);
         Set<Integer> numberedHeads = NumberedHeads.withoutNumberedHeads(all, through, chains);
         numberedHeads.addAll(DecimalHeads.takeOut(all, chains));
@@ -76,6 +78,8 @@ final class HabitFinder {
         headings.addAll(ListHeads.dashed(all));
         Set<Integer> within = new HashSet<>(numbered);
         within.addAll(inBlocks);
+        series.values().forEach(seen -> seen.removeIf(one -> statements.contains(one.piece())));
+        series.values().removeIf(List::isEmpty);
         series.values().forEach(seen -> {
             Label.Kind kind = seen.get(0).label().kind();
             boolean lettered = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN;
@@ -247,7 +251,7 @@ final class HabitFinder {
     }
 
     /** "Which of the statements are correct?" between the statements and the options. */
-    private static boolean asksOf(List<Cues> all, int piece) {
+    static boolean asksOf(List<Cues> all, int piece) {
         return piece < all.size()
                 && all.get(piece).labels().isEmpty()
                 && (all.get(piece).is(Trait.QUESTION_MARK) || all.get(piece).is(Trait.COLON));

@@ -165,6 +165,7 @@ final class NestedParts {
     private static boolean isPointed(Cues cues) {
         return cues.is(Cues.Trait.POINTS_ONLY)
                 || POINTS_BEHIND.matcher(cues.text()).find()
+                || PointsFinder.isTabbed(cues.text())
                 || Vocabulary.ALL.mentions(cues.words(), "points")
                         && PointsFinder.beside(cues.text()).isPresent();
     }

@@ -212,6 +212,7 @@ final class QuestionMaker {
         }
         boolean several = key.chosen().size() > 1
                 || key.chosen().isEmpty()
+                        && !CombinedOptions.are(options)
                         && SEVERAL.matcher(SIGN_IN_BRACKETS
                                         .matcher(particulars.stem().plain())
                                         .replaceAll(""))

@@ -15,7 +15,7 @@ import org.tidyleaf.reading.Cues.Trait;
 final class SharedOptions {
 
     private static final Pattern ENTRY =
-            Pattern.compile("[(\\[]?([A-L]|i{1,3}|iv|vi{0,3}|ix|x)[.:)\\]]?(?:\\t|\\s+)(\\S.{0,90})");
+            Pattern.compile("[(\\[]?([A-L]|[a-h](?=[.)\\]])|i{1,3}|iv|vi{0,3}|ix|x)[.:)\\]]?(?:\\t|\\s+)(\\S.{0,90})");
     private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii", "ix", "x");
 
     private static final int FEWEST = 3;
@@ -49,8 +49,9 @@ final class SharedOptions {
             int below = i + list.size();
             // "For each case below choose one cause." may stand between.
             below += told(all, below);
-            List<Integer> statements = statements(all, below);
-            if (statements.size() >= FEWEST_ASKED && isAnnounced(all, i, number(all.get(below)))) {
+            int last = below < all.size() ? announced(all, i, number(all.get(below))) : 0;
+            List<Integer> statements = last > 0 ? statements(all, below, last) : List.of();
+            if (statements.size() >= FEWEST_ASKED) {
                 offered.addAll(list);
                 asked.addAll(statements);
             }
@@ -79,8 +80,8 @@ final class SharedOptions {
             return Optional.empty();
         }
         String printed = matcher.group(1);
-        boolean numeral = Character.isLowerCase(printed.charAt(0));
-        int ordinal = numeral ? NUMERALS.indexOf(printed) + 1 : printed.charAt(0) - 'A' + 1;
+        boolean numeral = NUMERALS.contains(printed);
+        int ordinal = numeral ? NUMERALS.indexOf(printed) + 1 : Character.toUpperCase(printed.charAt(0)) - 'A' + 1;
         Label.Kind kind = numeral ? Label.Kind.ROMAN : Label.Kind.LETTER;
         return Optional.of(new Label(kind, ordinal, printed, kind.name(), matcher.start(), matcher.start(2)));
     }
@@ -103,23 +104,34 @@ final class SharedOptions {
         return list;
     }
 
-    /** Numbers that count on, with nothing lettered below any of them. */
-    private static List<Integer> statements(List<Cues> all, int from) {
+    /** Numbers that count on to the last, with nothing lettered below any of them. */
+    private static List<Integer> statements(List<Cues> all, int from, int last) {
         TreeMap<Integer, Integer> statements = new TreeMap<>();
+        int more = 0;
         for (int i = from; i < all.size(); i++) {
             Cues cues = all.get(i);
             int number = number(cues);
-            boolean next = number > 0 && (statements.isEmpty() || number == statements.lastKey() + 1);
+            boolean next = number > 0 && number <= last && (statements.isEmpty() || number == statements.lastKey() + 1);
             boolean room = cues.is(Trait.WRITING_LINE) || cues.is(Trait.OFF_BODY);
             if (next) {
                 statements.put(number, i);
-            } else if (!statements.isEmpty() && entry(cues).isPresent()) {
+                more = 0;
+            } else if (!statements.isEmpty() && entry(cues).isPresent() && statements.lastKey() < last) {
                 return List.of();
-            } else if (!room) {
+            } else if (!room && (statements.isEmpty() || !goesOn(cues) || ++more > MOST_TOLD)) {
                 break;
             }
         }
         return List.copyOf(statements.values());
+    }
+
+    /** "5. Assertion: …" and below it "Reason: …". */
+    private static boolean goesOn(Cues cues) {
+        return cues.labels().isEmpty()
+                && cues.lead().isEmpty()
+                && entry(cues).isEmpty()
+                && !cues.is(Trait.SECTION_WORD)
+                && !cues.is(Trait.HEADING);
     }
 
     private static int number(Cues cues) {
@@ -130,17 +142,17 @@ final class SharedOptions {
                 .orElse(0);
     }
 
-    /** "Questions 14–17" above it names the first of them, and no number stands between. */
-    private static boolean isAnnounced(List<Cues> all, int list, int first) {
+    /** The last number of "Questions 14–17" above it, which names the first, with no number between; 0 where nothing announces it. */
+    private static int announced(List<Cues> all, int list, int first) {
         for (int i = list - 1; i >= 0 && i >= list - FARTHEST_ABOVE; i--) {
             if (number(all.get(i)) > 0) {
-                return false;
+                return 0;
             }
             Matcher range = TraitFinder.RANGE.matcher(all.get(i).text());
             if (range.matches() && Integer.parseInt(range.group(1)) == first) {
-                return true;
+                return Integer.parseInt(range.group(2));
             }
         }
-        return false;
+        return 0;
     }
 }

@@ -283,7 +283,8 @@ final class StemTrimmer {
                 .or(() -> barePoints
                         ? PointsFinder.bareBeside(text).filter(points -> points.from() > 0 || !draft.stem.isEmpty())
                         : GapSigns.count(text) > 0 ? Optional.empty() : PointsFinder.behindSentence(text));
-        boolean more = FURTHER_NUMERAL.matcher(text).lookingAt();
+        // What its section says of each question is no part of the sum.
+        boolean more = draft.pointed && FURTHER_NUMERAL.matcher(text).lookingAt();
         draft.pointed |= found.isPresent();
         found.ifPresent(points -> draft.points = draft.points
                 .filter(before -> more)

@@ -89,7 +89,8 @@ final class Surroundings {
             // What is a part or a head for certain offers nothing, though options elsewhere are lettered like it.
             boolean other = habits.parts().contains(i)
                     || habits.lettered().contains(i)
-                    || habits.headings().contains(i);
+                    || habits.headings().contains(i)
+                    || habits.listed().contains(i) && !cues.has(Label.Kind.BULLET);
             optionLabels.add(other ? Optional.empty() : habits.optionLabel(cues));
         }
         findTables();

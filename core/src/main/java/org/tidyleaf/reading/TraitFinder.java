@@ -63,8 +63,9 @@ final class TraitFinder {
     private static final Pattern CAPTION =
             Vocabulary.pattern(WORDS.either("caption") + "\\.?\\s+(?:\\d{1,2}(?:\\.\\d{1,2})?[a-d]?|[A-H])\\s*[.:]?");
 
-    private static final Pattern SECTION = Vocabulary.pattern(WORDS.either("section") + "\\s{1,2}(?:"
-            + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
+    private static final Pattern SECTION =
+            Vocabulary.pattern(WORDS.either("section") + "(?:\\s{1,2}|\\s*[\u2013\u2014-]\\s*)(?:"
+                    + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
 
     private static final Pattern INSTRUCTION =
             Vocabulary.pattern("(?:.{0,60}[.!:(]\\s*)?" + WORDS.either("instruction") + "\\b.*");
