@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Line;
 
@@ -65,31 +66,62 @@ final class BareLetters {
                 && all.get(from + 2 * count + 1).is(Cues.Trait.FIGURE_ONLY)) {
             count++;
         }
-        alone(all, from, 2, count, OVER);
+        int letters = count;
+        alone(all, IntStream.range(0, letters).mapToObj(i -> from + 2 * i).toList(), OVER);
     }
 
-    /** "A   B   C" on one line or in one row of a table, over or below as many pictures. */
+    /** "A   B   C" on one line or in one row of a table, over or below as many pictures; "D   E   F" in the next row may go on. */
     private static void besidePictures(List<Cues> all, int from) {
-        int count = 0;
-        while (from + count < all.size()
-                && isBeside(all.get(from), all.get(from + count))
-                && isAlone(all.get(from + count), count)) {
-            count++;
-        }
-        int below = 0;
-        while (from + count + below < all.size()
-                && all.get(from + count + below).is(Cues.Trait.FIGURE_ONLY)) {
-            below++;
-        }
         int above = 0;
         while (from > above && all.get(from - above - 1).is(Cues.Trait.FIGURE_ONLY)) {
             above++;
         }
-        if (below == count) {
-            alone(all, from, 1, count, OVER);
-        } else if (above == count) {
-            alone(all, from, 1, count, BELOW);
+        int first = lettersBeside(all, from, 0);
+        List<Integer> below = above >= first ? rows(all, from - first, true) : List.of();
+        List<Integer> over = below.isEmpty() ? rows(all, from, false) : List.of();
+        if (!below.isEmpty() && (above == first || below.size() > first)) {
+            alone(all, below, BELOW);
+        } else {
+            alone(all, over, OVER);
         }
+    }
+
+    /** The places of letters that count on in rows, each row over or below as many pictures; empty where a picture has no letter. */
+    private static List<Integer> rows(List<Cues> all, int from, boolean below) {
+        List<Integer> letters = new ArrayList<>();
+        int at = from;
+        while (at < all.size()) {
+            int begin = below ? at + picturesFrom(all, at) : at;
+            int count = lettersBeside(all, begin, letters.size());
+            int pictures = below ? begin - at : picturesFrom(all, begin + count);
+            if (count == 0 || pictures != count) {
+                break;
+            }
+            for (int i = 0; i < count; i++) {
+                letters.add(begin + i);
+            }
+            at += 2 * count;
+        }
+        return picturesFrom(all, at) > 0 ? List.of() : letters;
+    }
+
+    private static int picturesFrom(List<Cues> all, int from) {
+        int count = 0;
+        while (from + count < all.size() && all.get(from + count).is(Cues.Trait.FIGURE_ONLY)) {
+            count++;
+        }
+        return count;
+    }
+
+    /** How many letters stand alone beside one another from there on, the first of them at that place of the alphabet. */
+    private static int lettersBeside(List<Cues> all, int from, int place) {
+        int count = 0;
+        while (from + count < all.size()
+                && isBeside(all.get(from), all.get(from + count))
+                && isAlone(all.get(from + count), place + count)) {
+            count++;
+        }
+        return count;
     }
 
     private static boolean isBeside(Cues first, Cues cues) {
@@ -112,14 +144,14 @@ final class BareLetters {
         return letter.length() == 1 && Character.toUpperCase(letter.charAt(0)) == 'A' + place;
     }
 
-    private static void alone(List<Cues> all, int from, int step, int count, String shape) {
-        for (int place = 0; place < count && count > 1; place++) {
-            Cues cues = all.get(from + place * step);
+    private static void alone(List<Cues> all, List<Integer> places, String shape) {
+        for (int place = 0; place < places.size() && places.size() > 1; place++) {
+            Cues cues = all.get(places.get(place));
             int begin = cues.piece().segment().from();
             int end = cues.piece().segment().to();
             String letter = cues.text().replaceAll("\\W", "");
             all.set(
-                    from + place * step,
+                    places.get(place),
                     cues.withLabels(List.of(new Label(Label.Kind.LETTER, place + 1, letter, shape, begin, end))));
         }
     }

@@ -95,6 +95,13 @@ final class BlockFinder {
             lead(lead);
             return;
         }
+        List<Integer> columns = tableBelow(lead + 1);
+        boolean asked = number(lead).isPresent() || cues.is(Trait.INSTRUCTION_WORD);
+        if (asked && !WordBanks.behindColon(cues.text()).isEmpty() && SortingTables.isOne(all, columns)) {
+            columns.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
+            lead(lead);
+            return;
+        }
         if (isBankBelow(lead)) {
             found.put(lead + 1, Blocks.Kind.WORDS);
             gapped(lead + 2);
@@ -106,7 +113,6 @@ final class BlockFinder {
         if (table.isEmpty() && cues.is(Trait.GAP)) {
             gapAnswers(lead);
         }
-        boolean asked = number(lead).isPresent() || cues.is(Trait.INSTRUCTION_WORD);
         boolean toFill = asked
                 && !table.isEmpty()
                 && (PairTables.isHalfEmpty(all, table) || !asksToMatch(cues) && PairTables.isPartlyFilled(all, table));

@@ -140,7 +140,8 @@ final class ColumnContents {
 
     private static int clearness(String said, List<String> labels, List<String> texts) {
         if (texts.contains(said)) {
-            return 3;
+            // Boxes to tick are all alike.
+            return texts.stream().distinct().count() > 1 ? 3 : 0;
         }
         if (said.matches("[1-9](?:\\s*[,;]\\s*[1-9])*")) {
             return said.chars().filter(Character::isDigit).allMatch(digit -> digit - '0' <= texts.size()) ? 1 : 0;

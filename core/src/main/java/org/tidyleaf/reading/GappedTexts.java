@@ -17,8 +17,11 @@ import org.tidyleaf.source.Segment;
  */
 final class GappedTexts {
 
-    private static final Pattern GAP =
-            Pattern.compile("(?<![\\p{L}\\d])[(\\[]?(\\d{1,3})[)\\].]?\\s*(?=(?:_{3,}|\\.{5,}|\u2026{2,}))");
+    /** "(1) [go / went / gone]": words to choose from stand where the gap would be. */
+    private static final String CHOICE = "[(\\[][^()\\[\\]/|]{1,30}[/|][^()\\[\\]]{1,60}[)\\]]";
+
+    private static final Pattern GAP = Pattern.compile(
+            "(?<![\\p{L}\\d])[(\\[]?(\\d{1,3})[)\\].]?\\s*(?=(?:_{3,}|\\.{5,}|\u2026{2,}|" + CHOICE + "))");
 
     private static final Pattern KEY_HEADING =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list", "answer") + "\\b.*");
@@ -43,14 +46,23 @@ final class GappedTexts {
             Run run = run(all, at);
             if (run.last() - run.first() + 1 >= FEWEST && isOnItsOwn(all, at, run)) {
                 int from = all.get(at).piece().segment().from();
-                // Gaps that begin with 1 are counted within the text alone.
-                String printed = run.first() == 1 ? "" : run.first() + "\u2013" + run.last();
+                // Gaps that begin with 1 are counted within the text alone, unless the next question goes on from them.
+                boolean alone = run.first() == 1 && !goesOn(all, run);
+                String printed = alone ? "" : run.first() + "\u2013" + run.last();
                 Label label = new Label(Label.Kind.NUMBER, run.first(), printed, SHAPE, from, from);
                 all.set(at, all.get(at).withLabels(List.of(label)));
                 all.get(at).traits().remove(Trait.CLOZE);
             }
             at = Math.max(at + 1, run.end());
         }
+    }
+
+    private static boolean goesOn(List<Cues> all, Run run) {
+        return all.subList(run.end(), all.size()).stream()
+                .flatMap(cues -> cues.number().stream())
+                .findFirst()
+                .filter(next -> next.ordinal() == run.last() + 1)
+                .isPresent();
     }
 
     /** The pieces of such texts, the first and those that go on with it. */
@@ -85,8 +97,9 @@ final class GappedTexts {
         int last = 0;
         int end = from;
         for (int i = from; i < all.size() && i <= end + FARTHEST && isText(all.get(i), i == from); i++) {
+            boolean choices = hasChoices(all.get(i));
             for (int number : numbers(all.get(i))) {
-                if (last > 0 && number != last + 1) {
+                if (last > 0 && (number != last + 1 || choices != hasChoices(all.get(from)))) {
                     return new Run(first, last, end);
                 }
                 first = last == 0 ? number : first;
@@ -111,12 +124,16 @@ final class GappedTexts {
                 && cues.words().size() >= FEWEST_WORDS;
     }
 
+    private static boolean hasChoices(Cues cues) {
+        return AlternativesMaker.hasBrackets(cues.text());
+    }
+
     private static List<Integer> numbers(Cues cues) {
         return gaps(cues).stream().map(gap -> Integer.parseInt(gap.group(1))).toList();
     }
 
     private static List<MatchResult> gaps(Cues cues) {
-        if (!cues.is(Trait.GAP)) {
+        if (!cues.is(Trait.GAP) && !hasChoices(cues)) {
             return List.of();
         }
         Segment segment = cues.piece().segment();

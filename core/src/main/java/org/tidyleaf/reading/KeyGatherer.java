@@ -38,7 +38,11 @@ final class KeyGatherer {
         this.drafts = all.questions();
         this.list = list;
         // "1." before every question, each in an automatic list of its own: a key counts them through.
-        this.beginAnew = drafts.size() > 2 && drafts.stream().allMatch(draft -> draft.number.equals("1"));
+        // Nor does it count otherwise where no question has a number.
+        this.beginAnew = drafts.size() > 2
+                && (drafts.stream().allMatch(draft -> draft.number.equals("1"))
+                        || list.items().size() == drafts.size()
+                                && drafts.stream().allMatch(draft -> draft.number.isEmpty() && draft.pairs.isEmpty()));
     }
 
     /** One key for each draft, in order. */
@@ -202,7 +206,11 @@ final class KeyGatherer {
     /** A text without a number of its own has its gaps numbered like questions: an entry for each. */
     private Optional<String> listedGaps(Draft draft) {
         String stem = String.join(" ", draft.stem.stream().map(source::text).toList());
-        int gaps = GapSigns.count(stem);
+        int blanks = GapSigns.count(stem);
+        // "(1) [go / went]": choices stand for gaps.
+        int gaps = blanks > 0
+                ? blanks
+                : (int) AlternativesMaker.BRACKETS.matcher(stem).results().count();
         List<String> said = new ArrayList<>();
         for (int i = 1; i <= gaps && draft.number.isEmpty() && stem.contains("(" + i + ")"); i++) {
             String gap = "(" + i + ") ";

@@ -74,6 +74,7 @@ final class KeyListFinder {
         }
         return byPartHeadings(all)
                 .or(() -> inTable(all, blocks))
+                .or(() -> KeyInOrder.find(all, blocks))
                 .or(() -> inOneLine(all, blocks))
                 .or(() -> unheaded(all, blocks))
                 .orElse(KeyList.NONE);
@@ -305,6 +306,14 @@ final class KeyListFinder {
             if (counts && isNumberCell(all.get(i))) {
                 numbers.add(KeyList.withoutZeros(all.get(i).text().replaceAll("\\D", "")));
             }
+        }
+        if (numbers.isEmpty()) {
+            // Where nothing is numbered, the key counts the questions.
+            long lists = all.stream()
+                    .filter(cues -> cues.labels().stream()
+                            .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == 1))
+                    .count();
+            return items.size() >= KeyListReader.SEVERAL && items.size() == lists;
         }
         // A list of its own for each question, as word processors number them, begins anew with 1 each time.
         IntStream.rangeClosed(2, numbers.size() == 1 ? firsts : 1)

@@ -147,7 +147,7 @@ final class RoleScorer {
         } else if (habits.numbersStems()) {
             fit -= habits.listed().contains(index) ? SURE : around.hasStemLabel(index) ? SLIGHT : CLEAR + SLIGHT;
         } else {
-            fit += around.isStemOverList(index) ? SURE : cues.spaceBefore() > 0 ? LEANING : -CLEAR;
+            fit += around.isStemWithoutNumber(index) ? SURE : cues.spaceBefore() > 0 ? LEANING : -CLEAR;
             fit += cues.is(Trait.GAP) ? LEANING : 0;
             fit += around.isUnnumberedTask(index) ? SURE : 0;
             fit -= around.isAboveWordsForGaps(index) ? CLEAR : 0;

@@ -18,6 +18,9 @@ final class SeveralAlternatives {
 
     private static final Pattern STROKE = Pattern.compile("\\s*[/|]\\s*");
 
+    /** "3 shone", "(3) shone". */
+    private static final Pattern NUMBERED = Pattern.compile("^[(\\[]?\\d{1,3}[)\\].:]?\\s+(?=\\p{L})");
+
     private SeveralAlternatives() {}
 
     /**
@@ -54,7 +57,9 @@ final class SeveralAlternatives {
     private static List<List<String>> accepted(
             List<List<String>> offered, GatheredKey key, Prose stem, List<MatchResult> choices) {
         List<String> said = key.text()
-                .map(text -> Arrays.asList(text.strip().split("\\s*[,;/]\\s*")))
+                .map(text -> Arrays.stream(text.strip().split("\\s*[,;/]\\s*|\\s+(?=[(]\\d{1,2}[)])"))
+                        .map(word -> NUMBERED.matcher(word).replaceFirst(""))
+                        .toList())
                 .orElse(List.of());
         boolean each = said.size() == offered.size();
         List<List<String>> accepted = new ArrayList<>();

@@ -39,8 +39,11 @@ final class SortingTables {
                         .cell()
                         .filter(cell -> cell.row() == 0)
                         .isPresent());
-        List<String> words = PartsMaker.words(draft.words);
-        if (draft.words.isEmpty() || !heads) {
+        // "Sort these words: litre, metre" names them behind its colon.
+        List<String> words = draft.words.isEmpty()
+                ? WordBanks.behindColon(particulars.stem().plain())
+                : PartsMaker.words(draft.words);
+        if (words.isEmpty() || !heads) {
             return Optional.empty();
         }
         List<Prose> columns = draft.rows.stream()

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
@@ -33,7 +34,22 @@ final class StemsOverLists {
             }
             above = isListed(all.get(i)) ? i + 1 : above;
         }
-        return stems.size() > 1 && asking * 2 >= stems.size() ? new HashSet<>(stems) : Set.of();
+        if (stems.size() < 2 || asking * 2 < stems.size()) {
+            return Set.of();
+        }
+        Set<Integer> found = new HashSet<>(stems);
+        found.addAll(withoutList(all, stems));
+        return found;
+    }
+
+    /** Below such questions others without options: a line with a gap, or one set bold as all of theirs are. */
+    private static List<Integer> withoutList(List<Cues> all, List<Integer> stems) {
+        boolean bold = stems.stream().allMatch(stem -> all.get(stem).is(Trait.BOLD));
+        return IntStream.range(stems.get(0) + 1, all.size())
+                .filter(i -> isPlain(all.get(i)) && !isListed(all, i + 1))
+                .filter(i -> all.get(i).is(Trait.GAP) || bold && all.get(i).is(Trait.BOLD))
+                .boxed()
+                .toList();
     }
 
     /** The first line in bold where one is, else the first that could ask; -1 where none could. */
@@ -62,19 +78,7 @@ final class StemsOverLists {
     }
 
     private static boolean isPlain(Cues cues) {
-        boolean head = cues.is(Trait.HEADING) || cues.is(Trait.SECTION_WORD) || cues.is(Trait.TYPE_HEAD);
-        boolean furniture = cues.is(Trait.RULE)
-                || cues.is(Trait.WRITING_LINE)
-                || cues.is(Trait.FILL_IN)
-                || cues.is(Trait.OFF_BODY)
-                || cues.is(Trait.END_WORD)
-                || cues.is(Trait.FIGURE_ONLY)
-                || cues.is(Trait.POINTS_ONLY);
-        return !head
-                && !furniture
-                && cues.labels().isEmpty()
-                && cues.lead().isEmpty()
-                && cues.line().layout().cell().isEmpty();
+        return StemsByLook.isPlain(cues) && !cues.is(Trait.TYPE_HEAD);
     }
 
     private static boolean asks(Cues cues) {

@@ -48,7 +48,7 @@ final class Surroundings {
     private final Set<Integer> loneHeads;
     private final Set<Integer> bareOptions;
     private final Set<Integer> unnumberedTasks;
-    private final Set<Integer> stemsOverLists;
+    private final Set<Integer> stemsWithoutNumber;
     private final Set<Integer> passagesBelow;
     private final Set<Integer> withinTables = new HashSet<>();
     private final int firstChained;
@@ -67,9 +67,12 @@ final class Surroundings {
         this.all = all;
         this.habits = habits;
         this.loneHeads = LoneHeads.find(all, habits);
-        this.bareOptions = BareOptions.find(all, habits);
+        StemsByLook.Found byLook = StemsByLook.find(all, habits);
+        this.bareOptions = new HashSet<>(BareOptions.find(all, habits));
+        this.bareOptions.addAll(byLook.options());
         this.unnumberedTasks = unnumberedTasks(all, habits);
-        this.stemsOverLists = StemsOverLists.find(all, habits);
+        this.stemsWithoutNumber = new HashSet<>(StemsOverLists.find(all, habits));
+        this.stemsWithoutNumber.addAll(byLook.stems());
         this.passagesBelow = PassagesBelowNumbers.find(all, habits);
         int numbered = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
         this.firstChained = loneHeads.stream()
@@ -178,9 +181,9 @@ final class Surroundings {
         return unnumberedTasks.contains(index);
     }
 
-    /** Whether it begins a question without a number, over bullets or boxes. */
-    boolean isStemOverList(int index) {
-        return stemsOverLists.contains(index);
+    /** Whether it begins a question where no question has a number. */
+    boolean isStemWithoutNumber(int index) {
+        return stemsWithoutNumber.contains(index);
     }
 
     /** "Write T or F:" below a short option and right above the next number: what is to be done from here on. */
