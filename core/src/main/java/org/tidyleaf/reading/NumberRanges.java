@@ -26,8 +26,14 @@ final class NumberRanges {
                             cues.piece().segment().from(),
                             cues.piece().segment().to());
             boolean possible = cues.labels().isEmpty() && !cues.is(Trait.OFF_BODY) && range.lookingAt();
-            if (possible && Integer.parseInt(range.group(1)) == last + 1 && shape.equals("9" + range.group(3))) {
+            String like = possible ? "9" + range.group(3) : "";
+            boolean next = possible
+                    && Integer.parseInt(range.group(1)) == last + 1
+                    && (shape.equals(like)
+                            || shape.isEmpty() && goesOn(all, i, Integer.parseInt(range.group(2)), like));
+            if (next) {
                 int end = Integer.parseInt(range.group(2));
+                shape = like;
                 if (end > last + 1 && end <= last + MOST) {
                     List<Label> labels = new ArrayList<>(cues.labels());
                     String printed = range.group(1) + "\u2013" + range.group(2);
@@ -35,6 +41,8 @@ final class NumberRanges {
                     all.set(i, cues.withLabels(labels));
                     last = end;
                 }
+            }
+            if (possible) {
                 continue;
             }
             for (Label label : cues.labels()) {
@@ -44,5 +52,15 @@ final class NumberRanges {
                 }
             }
         }
+    }
+
+    /** Above all numbers only what goes on behind it can tell: "1–5." over "6." */
+    private static boolean goesOn(List<Cues> all, int place, int end, String shape) {
+        return all.subList(place + 1, all.size()).stream()
+                .flatMap(cues -> cues.labels().stream())
+                .filter(label -> label.kind() == Label.Kind.NUMBER)
+                .findFirst()
+                .filter(label -> label.ordinal() == end + 1 && label.shape().equals(shape))
+                .isPresent();
     }
 }

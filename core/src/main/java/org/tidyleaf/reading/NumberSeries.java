@@ -127,9 +127,10 @@ final class NumberSeries {
                     }
                 }
                 earliest[i] = previous[i] < 0 ? i : earliest[previous[i]];
-                Integer rival = latest.get(ordinal);
+                int end = end(seen.get(i).label());
+                Integer rival = latest.get(end);
                 if (rival == null || length[i] >= length[rival]) {
-                    latest.put(ordinal, i);
+                    latest.put(end, i);
                 }
             }
             for (int i = seen.size() - 2; i >= 0; i--) {
@@ -157,6 +158,12 @@ final class NumberSeries {
             }
             return new ArrayList<>(places);
         }
+    }
+
+    /** "7–9" takes the numbers up to 9. */
+    private static int end(Label label) {
+        int dash = label.printed().indexOf('\u2013');
+        return dash < 0 ? label.ordinal() : Integer.parseInt(label.printed().substring(dash + 1));
     }
 
     /** What stands behind the digits: "b" of "12b". */
