@@ -2,6 +2,9 @@ package org.tidyleaf.intake;
 
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Node;
+import org.jsoup.nodes.TextNode;
 import org.tidyleaf.source.Source;
 
 /** Web pages and pasted rich text: the text that a browser would show, lists numbered as it would number them. */
@@ -22,8 +25,26 @@ final class HtmlFormat implements Format {
         HtmlStyles.inline(document);
         document.select("script, style, noscript, template, [aria-hidden=true], head > *:not(title)")
                 .remove();
+        unfold(document);
         HtmlWalker walker = new HtmlWalker();
         walker.walk(document.body());
         return new Source(name, "html", walker.lines(), walker.figures(), walker.notes());
+    }
+
+    /** What folds out, "Answer" and behind it what it is, stands there as "Answer: …" on one line. */
+    private static void unfold(Document document) {
+        for (Element summary : document.select("details > summary")) {
+            String head = summary.text().strip().replaceFirst("[.:]$", "");
+            Element behind = summary.nextElementSibling();
+            if (behind != null && behind.is("p, div") && isFirst(behind, summary)) {
+                behind.unwrap();
+            }
+            summary.replaceWith(new TextNode(head + ": "));
+        }
+    }
+
+    private static boolean isFirst(Element behind, Element summary) {
+        Node between = summary.nextSibling();
+        return between == behind || between instanceof TextNode text && text.isBlank();
     }
 }

@@ -29,8 +29,8 @@ final class BlockFinder {
 
     private static final Pattern NUMBERED_BLANK = Pattern.compile(
             "(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*|[\u2610\u25a1]\\s.*");
-    static final Pattern TICK =
-            Pattern.compile("[xX\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
+    static final Pattern TICK = Pattern.compile(
+            "[xXoO\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
     private static final Pattern BANK_LINE = Pattern.compile(
             "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,60}");
 
@@ -112,6 +112,10 @@ final class BlockFinder {
         List<Integer> table = tableBelow(pictured ? lead + 2 : lead + 1);
         if (table.isEmpty() && cues.is(Trait.GAP)) {
             gapAnswers(lead);
+        }
+        if (isNumbered(lead) && JudgedRows.areToJudge(all, table, cues)) {
+            table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
+            return;
         }
         boolean toFill = asked
                 && !table.isEmpty()

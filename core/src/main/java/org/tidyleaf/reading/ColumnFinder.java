@@ -36,7 +36,7 @@ final class ColumnFinder {
             }
         }
         Map<Integer, Columns.Use> uses = new HashMap<>();
-        tables.values().forEach(rows -> table(all, rows, uses));
+        tables.values().forEach(rows -> table(all, rows, isListed(rows, blocks), uses));
         goOn(all, uses);
         return new Columns(Map.copyOf(uses));
     }
@@ -58,9 +58,20 @@ final class ColumnFinder {
         }
     }
 
-    /** Rows and columns give the place of the first piece in each cell. */
+    /** Whether what stands above the table has claimed its cells as rows of one question. */
+    private static boolean isListed(Map<Integer, Map<Integer, Integer>> rows, Blocks blocks) {
+        return rows.values().stream()
+                .flatMap(row -> row.values().stream())
+                .allMatch(piece -> blocks.at(piece).equals(Optional.of(Blocks.Kind.ROW)));
+    }
+
+    /**
+     * Rows and columns give the place of the first piece in each cell.
+     *
+     * @param listed whether only heads could tell that the rows are questions of their own
+     */
     private static void table(
-            List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
+            List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, boolean listed, Map<Integer, Columns.Use> uses) {
         Map<Integer, Columns.Use> fields = new HashMap<>(FieldTables.find(all, rows));
         fields.putAll(PartRows.find(all, rows));
         if (!fields.isEmpty()) {
@@ -96,6 +107,9 @@ final class ColumnFinder {
             if (row.getKey() > LAST_HEAD_ROW) {
                 break;
             }
+        }
+        if (listed) {
+            return;
         }
         Map<Integer, Columns.Use> merged = new HashMap<>(MergedRows.find(all, rows));
         merged.putAll(NumberedOptionRows.find(all, rows));

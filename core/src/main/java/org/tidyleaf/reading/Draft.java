@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
+import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
 
 /** A question while its lines are gathered. Private to one reading, filled by {@link DraftMaker} alone. */
@@ -58,6 +59,12 @@ final class Draft {
     Optional<Announced> marginKey = Optional.empty();
     Optional<BigDecimal> points = Optional.empty();
 
+    /** "(2 + 1 + 1 = 4 points)": what each of its parts gets, if it has so many. */
+    List<BigDecimal> pointsOfParts = List.of();
+
+    /** "(1 point each)" in its own head: what each of its rows gets. */
+    Optional<BigDecimal> pointsOfEach = Optional.empty();
+
     /** What is said of points behind rules to write on, by line: below lettered lines it may be for one of them. */
     final Map<Integer, BigDecimal> ruledPoints = new TreeMap<>();
 
@@ -92,10 +99,21 @@ final class Draft {
 
     /** The points of the whole. */
     Optional<BigDecimal> allPoints() {
+        long below = rows.stream()
+                .flatMap(cues -> cues.line().layout().cell().stream())
+                .map(Cell::row)
+                .filter(row -> row > 0)
+                .distinct()
+                .count();
         long numbered = pairs.stream()
                 .filter(pair -> pair.text().matches("\\d{1,2}[.)]?")
                         || pair.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER))
                 .count();
+        if (pointsOfEach.isPresent()) {
+            return pointsOfEach
+                    .filter(each -> below + numbered > 0)
+                    .map(each -> each.multiply(BigDecimal.valueOf(Math.max(below, numbered))));
+        }
         return pointsPerPair && numbered > 1 ? points.map(each -> each.multiply(BigDecimal.valueOf(numbered))) : points;
     }
 

@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.math.BigDecimal;
+import java.util.List;
 import java.util.Optional;
 
 /** The points that pieces of their own say of a question. */
@@ -16,6 +17,15 @@ final class DraftPoints {
             draft.pointed = true;
             draft.pointsPerPair = isOfFirstPair(draft);
         }
+    }
+
+    /** Whether a question says what each of its parts gets; they have it then. */
+    static boolean shareByTerms(Draft whole, List<Draft> parts) {
+        boolean fits = whole.pointsOfParts.size() == parts.size();
+        for (int i = 0; fits && i < parts.size(); i++) {
+            parts.get(i).points = Optional.of(whole.pointsOfParts.get(i));
+        }
+        return fits;
     }
 
     /** "................ [2]": at the end of the room to write stands what the answer is worth. */

@@ -19,7 +19,8 @@ import org.tidyleaf.source.Segment;
 
 /**
  * "3. True or false?" over rows "a | Wax melts. | T / F": in the last column the same pair again and again, to ring one of
- * the two; the column before it has the statements, one before that at most their letters or numbers.
+ * the two, or room for one of the words, empty or filled in; the column before it has the statements, one before that at most
+ * their letters or numbers.
  */
 final class JudgedRows {
 
@@ -44,7 +45,7 @@ final class JudgedRows {
         Set<String> pairs = new HashSet<>();
         boolean judged = rows.size() >= FEWEST;
         for (TreeMap<Integer, Cues> row : rows) {
-            Optional<Judgement> found = judgement(row);
+            Optional<Judgement> found = ringed(row);
             boolean before = found.filter(judgement -> judgement.statement() == 0
                             || judgement.statement() == 1
                                     && LETTER.matcher(text(row, 0)).matches())
@@ -55,13 +56,44 @@ final class JudgedRows {
         return judged && pairs.size() == 1;
     }
 
+    /** The same with room in the last column, below a line that names the words. */
+    static boolean areToJudge(List<Cues> all, List<Integer> table, Cues lead) {
+        List<TreeMap<Integer, Cues>> rows = rows(table.stream().map(all::get).toList());
+        return rows.size() >= FEWEST
+                && JudgedBy.in(lead.text()).isPresent()
+                && rows.stream().allMatch(row -> inRoom(row).isPresent());
+    }
+
     private static String text(TreeMap<Integer, Cues> row, int column) {
         return row.get(column) == null ? "" : row.get(column).text().strip();
     }
 
     private static Optional<Judgement> judgement(TreeMap<Integer, Cues> row) {
+        return ringed(row).or(() -> inRoom(row));
+    }
+
+    private static Optional<Judgement> ringed(TreeMap<Integer, Cues> row) {
         int last = row.lastKey();
         return inOneCell(row, last).or(() -> inTwoCells(row, last));
+    }
+
+    /** "1. | Wax melts. |" and "2. | Oil sinks. | F": the last column is for the word alone. */
+    private static Optional<Judgement> inRoom(TreeMap<Integer, Cues> row) {
+        int columns =
+                row.firstEntry().getValue().line().layout().cell().orElseThrow().columns();
+        int statement = columns - 2;
+        String said = text(row, columns - 1);
+        boolean room = said.codePoints().noneMatch(Character::isLetterOrDigit);
+        Optional<Integer> judged = room ? Optional.empty() : AnswerParser.judgement(said);
+        boolean lettered =
+                statement == 0 || statement == 1 && LETTER.matcher(text(row, 0)).matches();
+        boolean fits = lettered
+                && (room || judged.isPresent())
+                && row.containsKey(statement)
+                && row.get(statement).is(Cues.Trait.ENDS_SENTENCE)
+                && !row.get(statement).is(Cues.Trait.QUESTION_MARK)
+                && !row.get(statement).is(Cues.Trait.GAP);
+        return fits ? Optional.of(new Judgement(statement, "T", "F", judged)) : Optional.empty();
     }
 
     private static Optional<Judgement> inOneCell(TreeMap<Integer, Cues> row, int last) {

@@ -69,11 +69,14 @@ final class ListedOptions {
         return pieces;
     }
 
-    /** "a. long; b. short; c. wide." all but the last end with a sign that only parts them. */
+    /** "a. long; b. short; c. wide.", "a) glucose, b) water, c) wax": all but the last end with a sign that only parts them. */
     static boolean areParted(List<String> texts) {
-        return texts.size() > 1
-                && texts.subList(0, texts.size() - 1).stream()
-                        .allMatch(text -> text.strip().endsWith(";"));
+        return texts.size() > 1 && (areParted(texts, ";") || areParted(texts, ","));
+    }
+
+    private static boolean areParted(List<String> texts, String sign) {
+        return texts.subList(0, texts.size() - 1).stream()
+                .allMatch(text -> text.strip().endsWith(sign));
     }
 
     /** The label of the first option is the word; the others have an empty one that says their place. */

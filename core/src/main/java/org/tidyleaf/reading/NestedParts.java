@@ -295,6 +295,9 @@ final class NestedParts {
         for (int next = place + 1; next <= questions.size() && ofParts.contains(next); next++) {
             parts.add(questions.get(next - 1));
         }
+        if (DraftPoints.shareByTerms(lead, parts)) {
+            return;
+        }
         Optional<BigDecimal> each = lead.cues.stream()
                 .flatMap(cues -> PointsFinder.each(cues.text()).stream())
                 .map(found -> found.points())

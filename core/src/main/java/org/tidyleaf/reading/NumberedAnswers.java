@@ -14,7 +14,7 @@ final class NumberedAnswers {
 
     static final Pattern NUMBER = Pattern.compile(
             "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
-                    + ")\\.?\\s?)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,]|$)|(?=(?-i:[A-Z]\\b)))\\s*",
+                    + ")\\.?\\s?)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s?[\u2013-]\\s?(\\d{1,3})(?=[.):]))?(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,]|$)|(?=(?-i:[A-Z]\\b)))\\s*",
             Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
 
     /** "Q4 5 (five)   Q5 egg": where numbers have their word before them, bare ones are answers. */
@@ -90,9 +90,11 @@ final class NumberedAnswers {
                     answers.add(new Answer(number, text.substring(from, matcher.start())));
                 }
                 sign = sign.isEmpty() ? closing(matcher) : sign;
-                number = matcher.group(1) + matcher.group(2);
+                // "7–9. wax, honey, pollen" answers a question that takes three numbers.
+                String end = matcher.group(3) == null ? "" : "\u2013" + matcher.group(3);
+                number = matcher.group(1) + matcher.group(2) + end;
                 from = matcher.end();
-                last = value;
+                last = end.isEmpty() ? value : Integer.parseInt(matcher.group(3));
             }
         }
         if (from >= 0) {

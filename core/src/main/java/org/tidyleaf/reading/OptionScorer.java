@@ -126,6 +126,11 @@ final class OptionScorer {
         fit -= cues.is(Trait.GAP) || cues.is(Trait.CAPTION) ? SURE : 0;
         fit -= from.option() == 0 && cues.is(Trait.ENDS_SENTENCE) && asks(cues) ? CLEAR : 0;
         fit -= NAMED.matcher(cues.text()).lookingAt() ? CLEAR : 0;
+        // Behind a row of a table with questions stands no option of the last.
+        boolean behindTable = from.role() == Role.KEY
+                && cues.line().layout().cell().isEmpty()
+                && before.filter(b -> b.line().layout().cell().isPresent()).isPresent();
+        fit -= behindTable ? SURE : 0;
         // "How can it be done? Name two ways.": a question and what is to be said of it.
         fit -= cues.text().indexOf('?') > 0 && cues.is(Trait.ENDS_SENTENCE) ? CLEAR : 0;
         boolean stemOpen = from.option() == 0

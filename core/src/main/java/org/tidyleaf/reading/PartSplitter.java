@@ -228,7 +228,9 @@ final class PartSplitter {
                 said -> part(parts, draft, said.segment().line()).hints.add(said));
         draft.writing.forEach(line -> part(parts, draft, line).writing.add(line));
         draft.ruledPoints.forEach((line, points) -> part(parts, draft, line).points = Optional.of(points));
-        shareOut(draft.points, parts, parts.size() > 2);
+        if (!DraftPoints.shareByTerms(draft, parts)) {
+            shareOut(draft.points, parts, parts.size() > 2);
+        }
         return parts;
     }
 

@@ -310,6 +310,20 @@ final class PointsFinder {
                 .toList();
     }
 
+    /** Such a sum in points that is all of a text or stands at its end, with what it comes to. */
+    static Optional<Found> sumAtEnd(String text) {
+        Matcher matcher = SUM.matcher(text);
+        boolean found = text.indexOf('+') > 0
+                && matcher.find()
+                && text.substring(matcher.end()).isBlank();
+        boolean ofPoints = found
+                && (matcher.group().indexOf('=') > 0 || Vocabulary.ALL.mentions(Words.of(matcher.group()), "points"));
+        return ofPoints
+                ? Optional.of(new Found(
+                        sum(text).stream().reduce(BigDecimal.ZERO, BigDecimal::add), matcher.start(), matcher.end()))
+                : Optional.empty();
+    }
+
     /** "(2 × 4 = 8)" at the end of a heading, without a word for points; empty where none stands there. */
     static Optional<Found> factorsAtEnd(String text) {
         Matcher matcher = FACTORS_AT_END.matcher(text);

@@ -198,7 +198,7 @@ final class QuestionMaker {
                 .toList());
         for (Draft.OptionDraft option : draft.options) {
             Prose text = prose.text(option.segments);
-            Prose bare = listed && text.typed().endsWith(";")
+            Prose bare = listed && text.typed().matches("(?s)[^.!?]*[;,.]")
                     ? text.cut(0, text.typed().length() - 1)
                     : text;
             options.add(new Option(option.label, bare, Draft.join(option.feedback)));

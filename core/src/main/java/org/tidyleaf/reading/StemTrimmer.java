@@ -253,6 +253,14 @@ final class StemTrimmer {
 
     private Segment withoutPoints(Draft draft, Segment segment) {
         String text = source.text(segment);
+        Optional<PointsFinder.Found> sum = PointsFinder.sumAtEnd(text);
+        if (sum.isPresent()) {
+            draft.points = Optional.of(sum.get().points());
+            draft.pointed = true;
+            draft.pointsOfParts = PointsFinder.sum(text);
+            return new Segment(
+                    segment.line(), segment.from(), segment.from() + sum.get().from());
+        }
         Optional<PointsFinder.Found> product = PointsFinder.product(text);
         if (product.isPresent()) {
             draft.points = Optional.of(product.get().points());
@@ -269,6 +277,17 @@ final class StemTrimmer {
             draft.pointsPerPair = true;
             return new Segment(
                     segment.line(), segment.from(), segment.from() + each.get().from());
+        }
+        Optional<BigDecimal> ofEach = draft.stem.isEmpty()
+                ? PointsFinder.each(text)
+                        .filter(found ->
+                                found.to() - found.from() >= text.strip().length())
+                        .map(PointsFinder.Found::points)
+                : Optional.empty();
+        if (ofEach.isPresent()) {
+            draft.pointsOfEach = ofEach;
+            draft.points = Optional.empty();
+            return new Segment(segment.line(), segment.to(), segment.to());
         }
         Optional<BigDecimal> alone = draft.stem.isEmpty()
                 ? PointsFinder.only(text.strip())
