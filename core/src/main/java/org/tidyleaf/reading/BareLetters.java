@@ -29,6 +29,10 @@ final class BareLetters {
     private static final Pattern LETTERS_ALONE = Pattern.compile(
             "\\s*[(]?[Aa][).]?(?:\\s{2,}|\\t)\\s*[(]?[Bb][).]?(?:(?:\\s{2,}|\\t)\\s*[(]?[C-Fc-f][).]?){0,4}\\s*");
 
+    /** "C       D": those of the next row. */
+    private static final Pattern LETTERS_GOING_ON =
+            Pattern.compile("\\s*[(]?[C-Gc-g][).]?(?:(?:\\s{2,}|\\t)\\s*[(]?[D-Hd-h][).]?){1,4}\\s*");
+
     private static final Pattern LETTER_ALONE = Pattern.compile("^[(\\[]?([A-Za-z])[).\\]]?$");
 
     private static final Pattern WORD = Pattern.compile("\\S+");
@@ -209,10 +213,15 @@ final class BareLetters {
         return counts ? Optional.of(pair.toMatchResult()) : Optional.empty();
     }
 
+    private static boolean countOn(String text) {
+        String letters = text.replaceAll("\\P{L}", "");
+        return IntStream.range(1, letters.length()).allMatch(i -> letters.charAt(i) == letters.charAt(i - 1) + 1);
+    }
+
     /** Where on one line "A make    B do    C build" is cut; empty where no such letters stand far apart in a row. */
     static List<Integer> cuts(String text) {
-        Matcher alone = LETTERS_ALONE.matcher(text);
-        if (alone.matches()) {
+        if (LETTERS_ALONE.matcher(text).matches()
+                || LETTERS_GOING_ON.matcher(text).matches() && countOn(text)) {
             return WORD.matcher(text)
                     .results()
                     .map(MatchResult::start)

@@ -63,6 +63,7 @@ final class CueFinder {
         DialogueLines.unlabel(all);
         NumeralsTold.unletter(all);
         NumberedGaps.label(all);
+        PointsBeforeNumbers.label(all);
         IndentedNumbers.label(all);
         BoxesBehind.label(all);
         BracketsBehindLetters.mark(all);
@@ -80,6 +81,7 @@ final class CueFinder {
         NumberCells.label(all);
         BareNumbers.label(all);
         NumberRuns.label(all);
+        CountedLines.unlabel(all);
         NumberRanges.label(all);
         NumberedRoom.unlabel(all);
         LettersGoingOn.label(all);
@@ -96,6 +98,7 @@ final class CueFinder {
         FarLetters.mark(all);
         AnswersBehindRoom.mark(all);
         RemarksBehindOptions.mark(all);
+        VerdictsInBrackets.mark(all);
         OddSigns.mark(all);
         PercentsBefore.mark(all);
         LabelLines.mark(all);

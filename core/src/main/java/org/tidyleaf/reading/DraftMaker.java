@@ -337,6 +337,10 @@ final class DraftMaker {
         Draft draft = new Draft(id, number, ownGroup ? -1 : sections.last());
         draft.heading = ownGroup && number.isEmpty() ? cues.text() : "";
         notes.giveTo(draft, sections.pointsEach());
+        stemLabel(cues).flatMap(label -> PointsBeforeNumbers.of(cues, label)).ifPresent(points -> {
+            draft.points = Optional.of(points);
+            draft.pointed = true;
+        });
         draft.inSequence = habits.chained().contains(index);
         List<String> named = WordBanks.named(cues.text());
         draft.bank = named.isEmpty() ? sections.bank() : named;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** What the author notes of a question, above or below it; candidates never see it. One per reading. */
 final class DraftNotes {
@@ -46,7 +47,9 @@ final class DraftNotes {
      * @param stemFollows whether a question begins below it
      */
     void take(Cues cues, Optional<Draft> open, boolean stemFollows) {
-        Optional<BigDecimal> points = PointsFinder.labelled(cues.text()).or(() -> PointsFinder.only(cues.text()));
+        Optional<BigDecimal> points = PointsFinder.labelled(cues.text())
+                .or(() -> PointsFinder.only(cues.text()))
+                .or(() -> inPart(cues.text()));
         String said = cues.text().strip();
         if (above && stemFollows) {
             pointsOfNext = points;
@@ -58,6 +61,14 @@ final class DraftNotes {
         } else {
             open.ifPresent(draft -> draft.labels.add(said));
         }
+    }
+
+    /** "Tags: health; year 1  |  2 marks". */
+    private static Optional<BigDecimal> inPart(String text) {
+        return Stream.of(text.split("\\s*[|;]\\s*|\\t+"))
+                .skip(1)
+                .flatMap(part -> PointsFinder.only(part.strip()).stream())
+                .findFirst();
     }
 
     /** Whether they stand above the questions they are said of. */

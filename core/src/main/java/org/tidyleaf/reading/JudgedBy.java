@@ -7,11 +7,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** The two words by which a heading or a lead says that statements are judged: "richtig oder falsch?", "T or F". */
 final class JudgedBy {
 
-    private static final Pattern LETTERS = Pattern.compile("\\bT\\b\\W{0,3}(?:or|/|,)?\\W{0,3}\\bF\\b");
+    /** "T or F", "V ou F", "R oder F": the first letters of both words, in any language. */
+    private static final Pattern LETTERS = Pattern.compile(Vocabulary.ALL.judgingLetters().stream()
+            .map(pair -> "\\b" + pair[0] + "\\b\\W{0,3}(?:" + Vocabulary.ALL.either("or") + ")?\\W{0,3}\\b" + pair[1]
+                    + "\\b")
+            .collect(Collectors.joining("|")));
 
     /** "(\u221a) or (\u00d7)". */
     private static final Pattern SIGNS =

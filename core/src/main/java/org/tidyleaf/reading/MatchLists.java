@@ -91,9 +91,20 @@ final class MatchLists {
             end++;
         }
         if (heads - first < BlockFinder.FEWEST_PAIRS || end - second < heads - first) {
-            return from;
+            return lettersThenNumerals(from, first);
         }
         return end;
+    }
+
+    /** "a. plane", "b. saw" and below them "i. cuts", "ii. smooths". */
+    private int lettersThenNumerals(int from, int first) {
+        int letters = first;
+        while (letters < all.size() && isLetter(letters, letters - first + 1)) {
+            letters++;
+        }
+        int second = isListHead(letters) ? letters + 1 : letters;
+        int end = endOfList(second, Label.Kind.ROMAN);
+        return letters - first < BlockFinder.FEWEST_PAIRS || end - second < letters - first ? from : end;
     }
 
     /** The place behind labels of a kind that count from the first one on and ask nothing. */

@@ -13,7 +13,7 @@ import org.tidyleaf.question.Prose;
 final class PairAnswers {
 
     private static final Pattern PAIR_KEY = Pattern.compile(
-            "(\\d{1,2}\\.\\d{1,2}|[ivx]{2,4}|\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([A-Za-z]|\\d{1,2})(?=\\W|$)");
+            "(\\d{1,2}\\.\\d{1,2}|[ivx]{2,4}|\\w{1,2})\\s*[-\u2013:=.)\u2192]?\\s*([ivx]{2,4}|[A-Za-z]|\\d{1,2})(?=\\W|$)");
 
     private static final Pattern ANSWER_WORD =
             Vocabulary.pattern("(?<=\\d[.):]?\\s?)" + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*");
@@ -25,20 +25,31 @@ final class PairAnswers {
 
     /** For each left the place of its right; empty where the key does not say it of all. */
     static List<Integer> find(String said, MatchMaker.Side lefts, MatchMaker.Side rights) {
-        Map<String, Integer> places = new TreeMap<>();
-        // "(i)-(q)" says the same as "i-q".
-        String bare = ANSWER_WORD.matcher(said).replaceAll(" ");
-        Matcher matcher = PAIR_KEY.matcher(bare.replaceAll("[(\\[](\\w{1,4})[)\\]]", "$1"));
-        while (matcher.find()) {
-            int place = PartsMaker.indexOf(rights.labels(), matcher.group(2));
-            if (place >= 0) {
-                places.putIfAbsent(matcher.group(1).toLowerCase(Locale.ROOT), place);
-            }
-        }
-        List<Integer> key = new ArrayList<>();
         if (lefts.labels().isEmpty()) {
             return keyByWords(said, lefts, rights);
         }
+        // "(i)-(q)" says the same as "i-q".
+        String bare = ANSWER_WORD.matcher(said).replaceAll(" ").replaceAll("[(\\[](\\w{1,4})[)\\]]", "$1");
+        List<Integer> key = byLabels(bare, lefts, rights, 1, 2);
+        // "a-2, b-1" over "1. …" on the left names the right side first.
+        return key.isEmpty() ? byLabels(bare, lefts, rights, 2, 1) : key;
+    }
+
+    /**
+     * @param left the group of a pair that holds the label of the left
+     * @param right that of the right
+     */
+    private static List<Integer> byLabels(
+            String said, MatchMaker.Side lefts, MatchMaker.Side rights, int left, int right) {
+        Map<String, Integer> places = new TreeMap<>();
+        Matcher matcher = PAIR_KEY.matcher(said);
+        while (matcher.find()) {
+            int place = PartsMaker.indexOf(rights.labels(), matcher.group(right));
+            if (place >= 0) {
+                places.putIfAbsent(matcher.group(left).toLowerCase(Locale.ROOT), place);
+            }
+        }
+        List<Integer> key = new ArrayList<>();
         for (String label : lefts.labels()) {
             Integer place = places.get(label.toLowerCase(Locale.ROOT));
             if (place == null) {

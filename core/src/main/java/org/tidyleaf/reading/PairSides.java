@@ -24,6 +24,7 @@ final class PairSides {
         boolean equals = true;
         boolean terms = hasTermsAbove(draft);
         boolean dotted = draft.pairs.stream().anyMatch(PairSides::isDotBetween);
+        boolean lettersFirst = areLettersOverNumerals(draft.pairs);
         Optional<PairColumns> columns = PairColumns.of(draft.pairs);
         for (Cues cues : withoutHeads(draft.pairs)) {
             Segment segment = cues.piece().segment();
@@ -63,9 +64,11 @@ final class PairSides {
                 right.add(new Segment(segment.line(), between.end(), segment.to()));
                 equals &= between != dots && !between.group().isBlank();
             } else {
-                boolean number = cues.labels().stream()
-                        .anyMatch(label -> label.kind() == Label.Kind.NUMBER
-                                || label.kind() == Label.Kind.ROMAN && !isSecondList(draft, cues));
+                boolean number = lettersFirst
+                        ? !isSecondList(draft, cues) || !isNumeral(cues)
+                        : cues.labels().stream()
+                                .anyMatch(label -> label.kind() == Label.Kind.NUMBER
+                                        || label.kind() == Label.Kind.ROMAN && !isSecondList(draft, cues));
                 // "__C__ 1. gauge": what is written on the blank is the answer.
                 boolean blank = cues.line().text().startsWith("_", segment.from());
                 int from = blank
@@ -160,9 +163,24 @@ final class PairSides {
         if (heads == 0 && isHeadLine(pairs)) {
             return pairs.subList(1, pairs.size());
         }
+        if (heads == 0 && isHeadRow(pairs)) {
+            return pairs.subList(2, pairs.size());
+        }
         List<Cues> rest = pairs.subList(heads, pairs.size());
         boolean named = heads == 2 && rest.stream().noneMatch(PairSides::isHead);
         return named ? rest : pairs;
+    }
+
+    /** "a.", "b.", "c." and below them "i.", "ii.", "iii.", and no number. */
+    private static boolean areLettersOverNumerals(List<Cues> pairs) {
+        return !isNumeral(pairs.get(0))
+                && pairs.get(0).has(Label.Kind.LETTER)
+                && isNumeral(pairs.get(pairs.size() - 1))
+                && pairs.stream().noneMatch(cues -> cues.has(Label.Kind.NUMBER));
+    }
+
+    private static boolean isNumeral(Cues cues) {
+        return cues.has(Label.Kind.ROMAN);
     }
 
     /** Behind the head of a second list a numeral is a letter. */
@@ -188,6 +206,24 @@ final class PairSides {
                 && pairs.size() > 3
                 && pairs.get(0).labels().isEmpty()
                 && pairs.stream().skip(1).noneMatch(cues -> cues.labels().isEmpty());
+    }
+
+    /** "Tool | Job" over "a. plane | i. cuts": a first row of two names, where all below it are labelled on the left. */
+    private static boolean isHeadRow(List<Cues> pairs) {
+        List<Cues> first = pairs.stream().filter(cues -> row(cues) == 0).toList();
+        List<Cues> lefts = pairs.stream()
+                .filter(cues -> row(cues) > 0)
+                .filter(cues -> cues.line().layout().cell().orElseThrow().column() == 0)
+                .toList();
+        return first.size() == 2
+                && pairs.subList(0, 2).equals(first)
+                && first.stream().allMatch(cues -> cues.labels().isEmpty() && !cues.is(Cues.Trait.ENDS_SENTENCE))
+                && lefts.size() > 1
+                && lefts.stream().noneMatch(cues -> cues.labels().isEmpty());
+    }
+
+    private static int row(Cues cues) {
+        return cues.line().layout().cell().map(Cell::row).orElse(-1);
     }
 
     private static boolean isHead(Cues cues) {

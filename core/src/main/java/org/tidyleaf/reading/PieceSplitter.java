@@ -68,6 +68,7 @@ final class PieceSplitter {
         ArrowsBehind arrows = new ArrowsBehind(source);
         RepeatedCuts answers = AnswersBehindRoom.cuts(source);
         RepeatedCuts remarks = RemarksBehindOptions.cuts(source);
+        RepeatedCuts judged = VerdictsInBrackets.cuts(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
@@ -105,7 +106,8 @@ final class PieceSplitter {
                                     letters.cut(line),
                                     fields.cut(line),
                                     answers.cut(line),
-                                    remarks.cut(line))
+                                    remarks.cut(line),
+                                    judged.cut(line))
                             .max()
                             .orElse(0))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));

@@ -20,7 +20,8 @@ final class SignFinder {
     private static final Pattern SIGN_AFTER =
             Vocabulary.pattern("\\s*(?:\\*{1,2}|[\u2713\u2714\u2705\u2611\u2605\u274c]\ufe0f?|(?:<-+|\u2190)(?:\\s*"
                     + WORDS.either("correct") + ")?|[(\\[]\\s*(?:"
-                    + WORDS.either("correct", "answer") + "|x|\u2713|\u2714|\\*)\\s*[)\\]]|" + Verdicts.VERDICT
+                    + WORDS.either("correct", "answer", "incorrect") + "|x|\u2713|\u2714|\\*)\\s*[)\\]]|"
+                    + Verdicts.VERDICT
                     + ")\\s*$");
 
     private static final Pattern PERCENT_AFTER =

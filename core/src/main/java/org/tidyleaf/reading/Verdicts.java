@@ -22,8 +22,8 @@ final class Verdicts {
 
     private static final Pattern AT_END = Vocabulary.pattern("(?s).*" + VERDICT);
 
-    private static final Pattern AGAINST =
-            Vocabulary.pattern("(?s)\\s[-\u2013\u2014]\\s?" + WRONG + "\\s*[.!:,;]?\\s*");
+    private static final Pattern AGAINST = Vocabulary.pattern(
+            "(?s)\\s(?:[-\u2013\u2014]\\s?" + WRONG + "\\s*[.!:,;]?|\\s*[(\\[]\\s*" + WRONG + "\\s*[)\\]])\\s*");
 
     private static final Pattern WITH_REASON = Vocabulary.pattern(
             "\\s*[*\u2022-]?\\s*[(\\[]?[A-Za-z\\d][.)\\]:].*?\\S(" + VERDICT + "(?<=[.!:,;]))\\s+(?=\\S)");

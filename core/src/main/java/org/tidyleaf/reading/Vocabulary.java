@@ -92,6 +92,26 @@ final class Vocabulary {
         languages.values().removeIf(language -> language == SHARED);
     }
 
+    /** For each language the capital letters that stand for its words to judge by, "V" and "F", the affirming one first. */
+    List<String[]> judgingLetters() {
+        List<String[]> letters = new ArrayList<>();
+        for (Properties language : byLanguage) {
+            Optional<String> right = letter(language, "true");
+            Optional<String> wrong = letter(language, "false");
+            if (right.isPresent() && wrong.isPresent()) {
+                letters.add(new String[] {right.get(), wrong.get()});
+            }
+        }
+        return letters;
+    }
+
+    private static Optional<String> letter(Properties language, String kind) {
+        return Stream.of(language.getProperty(kind, "").split("\\|"))
+                .filter(word -> word.length() == 1)
+                .map(word -> word.toUpperCase(Locale.ROOT))
+                .findFirst();
+    }
+
     /** The pairs to judge by, "vrai/faux", of the language that most of the words tell; empty where none does clearly. */
     List<String[]> pairsInLanguageOf(List<String> text) {
         int[] hits = new int[byLanguage.size()];

@@ -65,7 +65,7 @@ final class WordsAsBullets {
     private static boolean begins(List<Cues> all, int piece, int neighbour) {
         return neighbour >= 0
                 && neighbour < all.size()
-                && all.get(neighbour).text().matches("o\\s.*")
+                && all.get(neighbour).text().matches("[oO]\\s.*")
                 && all.get(neighbour)
                         .line()
                         .layout()
@@ -74,9 +74,11 @@ final class WordsAsBullets {
     }
 
     private static boolean isWord(Cues cues, Label label, boolean usedAsWord, boolean lone) {
-        // A capital O is a ring to tick as well.
+        // A capital O is a ring to tick as well, but "O que …" alone is no ring.
+        String text = cues.line().text();
+        boolean goesOn = label.end() < text.length() && Character.isLowerCase(text.charAt(label.end()));
         boolean word = label.printed().equals("o") && (usedAsWord || lone)
-                || label.printed().equals("O") && usedAsWord;
+                || label.printed().equals("O") && (usedAsWord || lone && goesOn);
         return label.kind() == Label.Kind.BULLET
                 && word
                 && label.from() >= cues.line().labelEnd()
