@@ -209,6 +209,13 @@ final class AlternativesMaker {
                 || slashed.find() && slashed.group().length() < text.strip().length();
     }
 
+    /** "queen, drone, worker, wasp" and nothing else. */
+    static boolean isListed(String text) {
+        List<String> words = split(text.replaceAll("[.]$", ""), "\\s*[,;|]\\s+");
+        return words.size() >= FEWEST_LISTED
+                && words.stream().allMatch(word -> word.length() < LONGEST_LISTED && word.split("\\s+").length < 4);
+    }
+
     static boolean hasBrackets(String text) {
         return BRACKETS.matcher(text).find();
     }

@@ -469,7 +469,8 @@ final class BlockFinder {
         int text = table.isEmpty() ? from + 1 : from + table.size();
         boolean line = table.isEmpty()
                 && from < all.size()
-                && BANK_LINE.matcher(all.get(from).text()).matches();
+                && (BANK_LINE.matcher(all.get(from).text()).matches()
+                        || !WordBanks.phrases(all.get(from).text()).isEmpty());
         if (text >= all.size() || table.isEmpty() && !line || !all.get(text).is(Trait.GAP)) {
             return;
         }

@@ -22,9 +22,9 @@ final class CueFinder {
 
     private static final String DELIMITER = "\\s*(?:\\.?[:=]|[.)](?=\\s)|\\s[-\u2013](?=\\s)|-(?=\\s?[A-Ha-h]\\b))\\s*";
 
-    private static final Pattern LEAD =
-            Vocabulary.pattern("[(\\[]?(" + WORDS.either("answer", "list", "model", "feedback", "hint", "label") + ")"
-                    + "(?:\\s*\\([^)]{1,40}\\)|\\s+(?:to|for|of)\\s[^:=]{1,24}(?=:))?" + DELIMITER);
+    private static final Pattern LEAD = Vocabulary.pattern("[(\\[]?("
+            + WORDS.either("answer", "list", "model", "feedback", "hint", "label") + ")"
+            + "(?:\\s?/\\s?\\p{L}{3,14})?(?:\\s*\\([^)]{1,40}\\)|\\s+(?:to|for|of)\\s[^:=]{1,24}(?=:))?" + DELIMITER);
 
     /** "R : B": the word for an answer by its first letter alone; "R = 4" is a formula. */
     private static final Pattern INITIAL_LEAD =
@@ -47,6 +47,8 @@ final class CueFinder {
     /** "– End of the test –": a dash that begins no list. */
     private static final Pattern BETWEEN_DASHES = Pattern.compile("([\u2013\u2014*-])\\s.*\\s\\1");
 
+    private static final Pattern END_OF_RULE = Pattern.compile("[_.\u2026]{1,2}");
+
     private CueFinder() {}
 
     static List<Cues> find(Source source, List<Piece> pieces) {
@@ -55,10 +57,12 @@ final class CueFinder {
             all.add(find(source.line(piece.segment().line()), piece));
         }
         FullLines.mark(all);
+        markWrappedRules(all);
         markTotalsInCode(all);
         markLoneJudgements(all);
         WordsAsBullets.unlabel(all);
         DataCodes.unlabel(all);
+        GluedLabels.label(all);
         BareLetters.label(all);
         DialogueLines.unlabel(all);
         NumeralsTold.unletter(all);
@@ -109,6 +113,8 @@ final class CueFinder {
         Verdicts.mark(all);
         OptionRemarks.mark(all);
         RemarksBelow.mark(all);
+        BracketedKeys.mark(all);
+        LeadsOfTheirOwn.mark(all);
         BracketedModels.mark(all);
         ModelBullets.mark(all);
         JudgementLegends.mark(all);
@@ -136,6 +142,17 @@ final class CueFinder {
             cues.labels().stream()
                     .filter(label -> label.kind() == Label.Kind.NUMBER)
                     .forEach(label -> below.add(label.ordinal()));
+        }
+    }
+
+    /** "__" below a rule to write on is what had no room in its line. */
+    private static void markWrappedRules(List<Cues> all) {
+        for (int i = 1; i < all.size(); i++) {
+            boolean wrapped = all.get(i - 1).is(Trait.WRITING_LINE)
+                    && END_OF_RULE.matcher(all.get(i).text()).matches();
+            if (wrapped) {
+                all.get(i).traits().add(Trait.WRITING_LINE);
+            }
         }
     }
 

@@ -23,6 +23,9 @@ final class PartSplitter {
     /** "Write short notes on:" wants words about each of the lettered lines. */
     private static final Pattern NOTES = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("notes") + "\\b");
 
+    /** "Underline the odd word out." in each of the lettered lists. */
+    private static final Pattern ODD = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("odd") + "\\b");
+
     private static final int FEWEST_WORDS = 3;
     private static final int LONGEST_ASKED = 110;
 
@@ -102,6 +105,11 @@ final class PartSplitter {
                 .allMatch(option -> PointsFinder.beside(text(option)).isPresent());
         boolean alternatives =
                 draft.options.stream().allMatch(option -> AlternativesMaker.hasAlternatives(text(option)));
+        boolean odd = ODD.matcher(text(draft.stem)).find()
+                && draft.options.stream().allMatch(option -> AlternativesMaker.isListed(text(option)));
+        boolean errors = draft.options.stream()
+                .allMatch(option ->
+                        SpottedErrors.areIn(source.line(option.segments.get(0).line())));
         boolean room = haveRoom(draft);
         boolean worked = draft.options.stream()
                 .allMatch(option -> option.segments.stream()
@@ -115,6 +123,8 @@ final class PartSplitter {
                 || pointed
                 || notes
                 || alternatives
+                || odd
+                || errors
                 || room
                 || worked
                 || eachAsksInItsWay(draft);

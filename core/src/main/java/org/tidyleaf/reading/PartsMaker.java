@@ -222,6 +222,11 @@ final class PartsMaker {
                 words.addAll(named);
                 continue;
             }
+            List<String> phrases = WordBanks.phrases(cues.text());
+            if (phrases.stream().anyMatch(phrase -> phrase.matches(".*[,.?!].*"))) {
+                words.addAll(phrases);
+                continue;
+            }
             for (String word : cues.text()
                     .replaceAll("^[\\[({|]\\s*|\\s*[\\])}|]$", "")
                     .split("\\s+[\u2013\u2014-]\\s+|\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {

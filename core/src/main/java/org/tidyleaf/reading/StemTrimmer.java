@@ -109,7 +109,7 @@ final class StemTrimmer {
             rest = new Segment(rest.line(), rest.from() + before.end(), rest.to());
         }
         Matcher again = NUMBER_AGAIN.matcher(source.text(rest));
-        if (again.find() && again.group(1).equals(draft.number)) {
+        if (draft.words.isEmpty() && again.find() && again.group(1).equals(draft.number)) {
             draft.writing.add(segment.line());
             String sentence = source.text(rest).substring(0, again.start());
             rest = new Segment(

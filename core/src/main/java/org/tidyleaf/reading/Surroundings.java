@@ -359,6 +359,7 @@ final class Surroundings {
         return cues.is(Trait.WRITING_LINE)
                 && cues.text().length() < SHORT_RULE
                 && before.filter(b -> !b.is(Trait.ENDS_SENTENCE) && b.text().length() > FULL_LINE)
+                        .filter(b -> !b.is(Trait.WRITING_LINE))
                         .filter(b -> PointsFinder.beside(b.text()).isEmpty())
                         .isPresent();
     }

@@ -16,6 +16,10 @@ final class WordBanks {
     private static final Pattern LINE = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("bank", "bank_word") + "\\s*[:\u2013-]\\s*(.{5,200}?)[.]?\\s*");
 
+    private static final int FEWEST_PHRASES = 3;
+
+    private static final int LONGEST_PHRASE = 60;
+
     private static final Pattern WORD = Pattern.compile("[^.:?!]{1,30}");
 
     private static final Pattern BEHIND_COLON = Pattern.compile("([^:]{3,80}):\\s*(.{5,200}?)[.]?\\s*");
@@ -99,5 +103,15 @@ final class WordBanks {
         boolean all = words.size() >= FEWEST
                 && words.stream().allMatch(word -> WORD.matcher(word).matches());
         return all ? words : List.of();
+    }
+
+    /** "Can I help?     That's kind of you.     Be careful!": at least three phrases, far apart; empty for another line. */
+    static List<String> phrases(String text) {
+        List<String> parts = Arrays.stream(text.strip().split("\\s{3,}|\\t+"))
+                .map(part -> part.strip().replaceAll("[,;]$", ""))
+                .toList();
+        boolean brief = parts.stream()
+                .allMatch(part -> !part.isEmpty() && part.length() <= LONGEST_PHRASE && GapSigns.count(part) == 0);
+        return brief && parts.size() >= FEWEST_PHRASES ? parts : List.of();
     }
 }
