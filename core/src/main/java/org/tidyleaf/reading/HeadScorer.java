@@ -177,7 +177,7 @@ final class HeadScorer {
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index)) || cues.is(Trait.GAP) ? CLEAR : 0;
         fit -= cues.is(Trait.PASSAGE_HEAD) || cues.is(Trait.OR_LINE) || cues.is(Trait.CAPTION) ? 2 * SURE : 0;
         fit -= WordsInCapitals.isOne(all, index) ? SURE : 0;
-        fit -= around.loneHeads().contains(index) ? 2 * SURE : 0;
+        fit -= around.loneHeads().contains(index) || around.isStemWithoutNumber(index) ? 2 * SURE : 0;
         fit -= index == topHead ? SURE : 0;
         fit -= cues.is(Trait.TEST_WORD) && from.option() == Step.BEFORE_TITLE ? CLEAR + LEANING : 0;
         // The paper's title again, over its answers.
@@ -271,7 +271,7 @@ final class HeadScorer {
         fit -= asks || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.sign().isPresent() || isLabelledHead(index) ? CLEAR : 0;
-        fit -= around.loneHeads().contains(index) ? SURE : 0;
+        fit -= around.loneHeads().contains(index) || around.isStemWithoutNumber(index) ? SURE : 0;
         return fit - (around.isNextStem(index) || around.optionLabel(index).isPresent() ? SURE : 0);
     }
 

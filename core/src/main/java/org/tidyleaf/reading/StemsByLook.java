@@ -109,10 +109,12 @@ final class StemsByLook {
                 || cues.is(Trait.POINTS_ONLY)
                 || cues.is(Trait.HEADING)
                 || cues.is(Trait.SECTION_WORD);
-        return !furniture
-                && cues.labels().isEmpty()
-                && cues.lead().isEmpty()
-                && cues.line().layout().cell().isEmpty();
+        return !furniture && cues.labels().isEmpty() && cues.lead().isEmpty() && isOutsideTables(cues);
+    }
+
+    /** In no table, or in one of a single column, which is only a frame. */
+    static boolean isOutsideTables(Cues cues) {
+        return cues.line().layout().cell().filter(cell -> cell.columns() > 1).isEmpty();
     }
 
     private static boolean areNearlyAll(List<Cues> all, List<List<Integer>> groups) {

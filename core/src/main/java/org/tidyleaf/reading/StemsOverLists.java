@@ -1,84 +1,137 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
- * Questions without numbers over bullets or boxes, right below one another: where nothing is numbered, the first line
- * without any sign between one list and the next begins a question. That the lists are options shows in what most of the lines over them
- * ask, or in their type.
+ * Questions without numbers over bullets, boxes or letters, right below one another: where nothing is numbered, the first line
+ * without any sign between one list and the next begins a question, or the heading over the list, where several ask. That the
+ * lists are options shows in what most of the lines over them ask.
  */
 final class StemsOverLists {
 
-    private StemsOverLists() {}
+    private static final int FEWEST = 2;
+
+    private final List<Cues> all;
+    private final Habits habits;
+
+    /** The styles of headings that ask. */
+    private final Set<String> styles;
+
+    private StemsOverLists(List<Cues> all, Habits habits) {
+        this.all = all;
+        this.habits = habits;
+        this.styles = askingStyles();
+    }
 
     /** The places of the first lines of such questions. */
     static Set<Integer> find(List<Cues> all, Habits habits) {
-        if (habits.numbersStems()) {
-            return Set.of();
-        }
+        return habits.numbersStems() ? Set.of() : new StemsOverLists(all, habits).find();
+    }
+
+    private Set<Integer> find() {
         List<Integer> stems = new ArrayList<>();
         int asking = 0;
         int above = 0;
         for (int i = 1; i < all.size(); i++) {
-            if (isListed(all.get(i)) && !isListed(all.get(i - 1))) {
-                int stem = isListed(all, i + 1) ? first(all, above, i) : -1;
+            if (beginsList(i)) {
+                int stem = first(above, i);
                 if (stem >= 0) {
                     stems.add(stem);
                     asking += asks(all.get(i - 1)) ? 1 : 0;
                 }
             }
-            above = isListed(all.get(i)) ? i + 1 : above;
+            above = isListed(i) ? i + 1 : above;
         }
-        if (stems.size() < 2 || asking * 2 < stems.size()) {
+        if (stems.size() < FEWEST || asking * 2 < stems.size()) {
             return Set.of();
         }
         Set<Integer> found = new HashSet<>(stems);
-        found.addAll(withoutList(all, stems));
+        found.addAll(withoutList(stems));
         return found;
     }
 
-    /** Below such questions others without options: a line with a gap, or one set bold as all of theirs are. */
-    private static List<Integer> withoutList(List<Cues> all, List<Integer> stems) {
+    /** Headings of one style over lists, most of which end as questions. */
+    private Set<String> askingStyles() {
+        Map<String, Integer> over = new HashMap<>();
+        Map<String, Integer> asking = new HashMap<>();
+        for (int i = 1; i < all.size(); i++) {
+            if (beginsList(i) && all.get(i - 1).is(Trait.HEADING)) {
+                String style = style(i - 1);
+                over.merge(style, 1, Integer::sum);
+                asking.merge(style, all.get(i - 1).is(Trait.QUESTION_MARK) ? 1 : 0, Integer::sum);
+            }
+        }
+        Set<String> found = new HashSet<>();
+        over.forEach((style, count) -> {
+            if (count >= FEWEST && asking.get(style) * 2 >= count) {
+                found.add(style);
+            }
+        });
+        return found;
+    }
+
+    private String style(int place) {
+        return all.get(place).line().layout().style();
+    }
+
+    private boolean beginsList(int place) {
+        return isListed(place) && !isListed(place - 1) && isListed(place + 1);
+    }
+
+    /** Below such questions others without options: a heading of their style, a line with a gap or room, one set bold as theirs are. */
+    private List<Integer> withoutList(List<Integer> stems) {
         boolean bold = stems.stream().allMatch(stem -> all.get(stem).is(Trait.BOLD));
         return IntStream.range(stems.get(0) + 1, all.size())
-                .filter(i -> isPlain(all.get(i)) && !isListed(all, i + 1))
-                .filter(i -> all.get(i).is(Trait.GAP) || bold && all.get(i).is(Trait.BOLD))
+                .filter(i -> isPlain(i) && !isListed(i + 1))
+                .filter(i -> isAskingHead(i)
+                        || all.get(i).is(Trait.GAP)
+                        || bold && all.get(i).is(Trait.BOLD)
+                        || i + 1 < all.size() && all.get(i + 1).is(Trait.WRITING_LINE))
                 .boxed()
                 .toList();
     }
 
     /** The first line in bold where one is, else the first that could ask; -1 where none could. */
-    private static int first(List<Cues> all, int from, int to) {
+    private int first(int from, int to) {
         int begin = to;
-        while (begin > from && isPlain(all.get(begin - 1))) {
+        while (begin > from && isPlain(begin - 1)) {
             begin--;
         }
         if (begin == to) {
             return -1;
         }
         boolean bold = all.get(to - 1).is(Trait.BOLD);
-        while (bold && !all.get(begin).is(Trait.BOLD)) {
+        while (bold && !all.get(begin).is(Trait.BOLD) || isAskingHead(to - 1) && !isAskingHead(begin)) {
             begin++;
         }
         return begin;
     }
 
-    private static boolean isListed(List<Cues> all, int place) {
-        return place < all.size() && isListed(all.get(place));
+    private boolean isListed(int place) {
+        if (place < 0 || place >= all.size()) {
+            return false;
+        }
+        Cues cues = all.get(place);
+        return (cues.has(Label.Kind.BULLET)
+                        || cues.has(Label.Kind.BOX)
+                        || habits.optionLabel(cues).isPresent())
+                && StemsByLook.isOutsideTables(cues);
     }
 
-    private static boolean isListed(Cues cues) {
-        return (cues.has(Label.Kind.BULLET) || cues.has(Label.Kind.BOX))
-                && cues.line().layout().cell().isEmpty();
+    private boolean isAskingHead(int place) {
+        return all.get(place).is(Trait.HEADING) && styles.contains(style(place));
     }
 
-    private static boolean isPlain(Cues cues) {
-        return StemsByLook.isPlain(cues) && !cues.is(Trait.TYPE_HEAD);
+    private boolean isPlain(int place) {
+        Cues cues = all.get(place);
+        return isAskingHead(place) || StemsByLook.isPlain(cues) && !cues.is(Trait.TYPE_HEAD);
     }
 
     private static boolean asks(Cues cues) {

@@ -73,6 +73,8 @@ final class Surroundings {
         this.unnumberedTasks = unnumberedTasks(all, habits);
         this.stemsWithoutNumber = new HashSet<>(StemsOverLists.find(all, habits));
         this.stemsWithoutNumber.addAll(byLook.stems());
+        this.stemsWithoutNumber.addAll(StemsOverAnswers.find(all, habits));
+        this.stemsWithoutNumber.removeAll(bareOptions);
         this.passagesBelow = PassagesBelowNumbers.find(all, habits);
         int numbered = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
         this.firstChained = loneHeads.stream()
