@@ -88,6 +88,7 @@ final class CueFinder {
         CountedLines.unlabel(all);
         NumberRanges.label(all);
         NumberedRoom.unlabel(all);
+        FiguresAlone.unlabel(all);
         LettersGoingOn.label(all);
         ExerciseHeads.label(all);
         BoldLetterHeads.mark(all);

@@ -108,8 +108,10 @@ final class StemsByLook {
                 || cues.is(Trait.FIGURE_ONLY)
                 || cues.is(Trait.POINTS_ONLY)
                 || cues.is(Trait.HEADING)
-                || cues.is(Trait.SECTION_WORD);
-        return !furniture && cues.labels().isEmpty() && cues.lead().isEmpty() && isOutsideTables(cues);
+                || cues.is(Trait.SECTION_WORD) && !cues.is(Trait.QUESTION_MARK);
+        // "E. coli was found", "0.3 mm": what letters and numbers nothing.
+        boolean listed = cues.has(Label.Kind.BULLET) || cues.has(Label.Kind.BOX) || cues.has(Label.Kind.NUMBER);
+        return !furniture && !listed && cues.lead().isEmpty() && isOutsideTables(cues);
     }
 
     /** In no table, or in one of a single column, which is only a frame. */
@@ -124,14 +126,25 @@ final class StemsByLook {
         return groups.stream().mapToInt(List::size).sum() * 4 >= plain * 3;
     }
 
-    /** Most of what stands over the lists asks, or all of the lists are of one length. */
+    /** Most of what stands over the lists asks, by itself or by what it offers, or all of the lists are of one length. */
     private static boolean ask(List<Cues> all, List<List<Integer>> groups) {
-        long asking = groups.stream()
-                .map(group -> all.get(group.get(0)))
-                .filter(stem -> stem.is(Trait.QUESTION_MARK) || stem.is(Trait.GAP) || stem.is(Trait.COLON))
-                .count();
+        long asking = groups.stream().filter(group -> asks(all, group)).count();
         boolean alike = groups.size() >= FEWEST_ASKING
                 && groups.stream().map(List::size).distinct().count() == 1;
         return asking * 2 >= groups.size() || alike;
+    }
+
+    private static boolean asks(List<Cues> all, List<Integer> group) {
+        Cues stem = all.get(group.get(0));
+        int behind = group.get(group.size() - 1) + 1;
+        List<Cues> options =
+                group.subList(1, group.size()).stream().map(all::get).toList();
+        return stem.is(Trait.QUESTION_MARK)
+                || stem.is(Trait.GAP)
+                || stem.is(Trait.COLON)
+                || stem.is(Trait.BOLD)
+                || options.stream().allMatch(option -> option.is(Trait.JUDGEMENT_WORD))
+                || options.stream().anyMatch(option -> option.sign().isPresent())
+                || behind < all.size() && all.get(behind).announces(Cues.Announces.KEY);
     }
 }

@@ -21,7 +21,8 @@ final class StemsOverAnswers {
                     all.get(i).announces(Announces.KEY) && all.get(i).piece().first();
             answers += answer ? 1 : 0;
             int begin = i;
-            while (answer && begin > 0 && isAsked(all, begin - 1, habits)) {
+            // The title asks nothing.
+            while (answer && begin > Math.min(1, i - 1) && isAsked(all, begin - 1, habits)) {
                 begin--;
             }
             if (begin < i) {

@@ -44,7 +44,7 @@ final class StemsOverLists {
                 int stem = first(above, i);
                 if (stem >= 0) {
                     stems.add(stem);
-                    asking += asks(all.get(i - 1)) ? 1 : 0;
+                    asking += asks(i) ? 1 : 0;
                 }
             }
             above = isListed(i) ? i + 1 : above;
@@ -107,6 +107,10 @@ final class StemsOverLists {
         if (begin == to) {
             return -1;
         }
+        // The title, and what is told under it, ask nothing.
+        while (from == 0 && begin < to - 1 && (begin == 0 || all.get(begin).is(Trait.INSTRUCTION_WORD))) {
+            begin++;
+        }
         boolean bold = all.get(to - 1).is(Trait.BOLD);
         while (bold && !all.get(begin).is(Trait.BOLD) || isAskingHead(to - 1) && !isAskingHead(begin)) {
             begin++;
@@ -134,7 +138,22 @@ final class StemsOverLists {
         return isAskingHead(place) || StemsByLook.isPlain(cues) && !cues.is(Trait.TYPE_HEAD);
     }
 
-    private static boolean asks(Cues cues) {
-        return cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) || cues.is(Trait.BOLD);
+    /** Whether the line over a list asks, by itself or by what it offers: words to judge by, or an option that is marked or named as right. */
+    private boolean asks(int list) {
+        Cues stem = all.get(list - 1);
+        if (stem.is(Trait.QUESTION_MARK) || stem.is(Trait.GAP) || stem.is(Trait.BOLD)) {
+            return true;
+        }
+        int end = list;
+        boolean marked = false;
+        boolean judged = true;
+        while (isListed(end)) {
+            Cues option = all.get(end);
+            marked |= option.sign().isPresent() || option.labels().stream().anyMatch(Label::isTicked);
+            judged &= option.is(Trait.JUDGEMENT_WORD);
+            end++;
+        }
+        boolean answered = end < all.size() && all.get(end).announces(Cues.Announces.KEY);
+        return marked || judged || answered;
     }
 }

@@ -19,6 +19,7 @@ import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.reading.made.MadeSheet;
 import org.tidyleaf.reading.made.MadeTest;
+import org.tidyleaf.reading.made.MadeWithoutNumbers;
 import org.tidyleaf.source.Source;
 
 /**
@@ -82,6 +83,21 @@ class HabitsTogetherTest {
         if (!folder.isEmpty()) {
             Files.write(Path.of(folder).resolve(name), file);
         }
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void questionsWithoutNumbersAreTold(String language, long seed) throws IntakeException, IOException {
+        String format = FORMATS.get((int) (seed % FORMATS.size()));
+        MadeWithoutNumbers made = new MadeWithoutNumbers(seed, language, format);
+        Source source = new Intake().read(made.fileName(), made.bytes());
+        Reading reading = new Reader().read(source, Pins.NONE, Optional.empty());
+        String read = Shown.tidy(Shown.questions(reading));
+        keep("bare-" + language + seed, made.habits(), made.text(), made.expected(), reading);
+        keep("bare-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), made.bytes());
+        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
+        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.4);
     }
 
     static Stream<Arguments> sheets() {
