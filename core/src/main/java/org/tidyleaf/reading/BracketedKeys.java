@@ -6,10 +6,14 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.tidyleaf.reading.Cues.Trait;
 
-/** "[B]", "[T]", "[varroa]" alone on the line below a question or its options, again and again: what stands in the brackets is the answer. */
+/**
+ * "[B]", "[T]", "[varroa]", "__B__" alone on the line below a question or its options, again and again: what stands in the brackets, or
+ * on the rule, is the answer.
+ */
 final class BracketedKeys {
 
-    private static final Pattern ALONE = Pattern.compile("\\s*\\[\\s*([^\\[\\]]{1,40}?)\\s*]\\s*");
+    private static final Pattern ALONE = Pattern.compile(
+            "\\s*\\[\\s*(?<said>[^\\[\\]]{1,40}?)\\s*]\\s*|\\s*_{2,}\\s*(?<written>[A-Ha-h])\\s*_{2,}\\s*");
     private static final Pattern LETTERS = Pattern.compile("[A-H](?:\\s*[,&+]?\\s*[A-H])*");
 
     /** One may be anything. */
@@ -31,6 +35,8 @@ final class BracketedKeys {
         for (int place : found) {
             Cues cues = all.get(place);
             int from = cues.piece().segment().from();
+            cues.traits().remove(Trait.WRITING_LINE);
+            cues.traits().remove(Trait.RULE);
             all.set(place, cues.withLabels(List.of()).withLead(new Cues.Lead(Cues.Announces.KEY, from)));
         }
     }
@@ -55,7 +61,8 @@ final class BracketedKeys {
     private static boolean isSure(Cues cues) {
         Matcher alone = ALONE.matcher(cues.text());
         return alone.matches()
-                && (LETTERS.matcher(alone.group(1)).matches()
-                        || AnswerParser.judgement(alone.group(1)).isPresent());
+                && (alone.group("written") != null
+                        || LETTERS.matcher(alone.group("said")).matches()
+                        || AnswerParser.judgement(alone.group("said")).isPresent());
     }
 }

@@ -72,7 +72,9 @@ final class DraftKeys {
         Segment segment = new Segment(
                 cues.line().number(), from, cues.piece().segment().to() - (isInBrackets(cues, from) ? 1 : 0));
         // A key by itself in brackets is what stands between them.
-        String said = source.text(segment).strip().replaceFirst("^[(\\[]\\s*([^()\\[\\]]*?)\\s*[)\\]]$", "$1");
+        String said = source.text(segment)
+                .strip()
+                .replaceFirst("^[(\\[]\\s*([^()\\[\\]]*?)\\s*[)\\]]$|^_{2,}\\s*(\\p{L})\\s*_{2,}$", "$1$2");
         String whole = MODEL_SAID.matcher(said).replaceFirst("");
         // "[They keep / one another warm.]" over two lines.
         boolean closes = cues.announces(Cues.Announces.MODEL) && whole.endsWith("]") && whole.indexOf('[') < 0;
