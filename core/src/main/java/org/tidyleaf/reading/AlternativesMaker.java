@@ -217,7 +217,8 @@ final class AlternativesMaker {
     }
 
     static boolean hasBrackets(String text) {
-        return BRACKETS.matcher(text).find();
+        return (text.indexOf('/') >= 0 || text.indexOf('|') >= 0)
+                && BRACKETS.matcher(text).find();
     }
 
     /** "drone – worker – hammer": nothing but words to choose among, where the heading says so. */

@@ -18,6 +18,11 @@ final class JudgedBy {
                     + "\\b")
             .collect(Collectors.joining("|")));
 
+    /** In lower case those that stand for the denying word: a cheap look before the pattern. */
+    private static final Set<String> LAST_LETTERS = Vocabulary.ALL.judgingLetters().stream()
+            .map(pair -> pair[1].toLowerCase(Locale.ROOT))
+            .collect(Collectors.toSet());
+
     /** "(\u221a) or (\u00d7)". */
     private static final Pattern SIGNS =
             Pattern.compile("[\u221a\u2713\u2714]\\W{0,3}(?:\\p{L}{1,3})?\\W{0,4}[xX\u00d7\u2717\u2718](?!\\p{L})");
@@ -62,9 +67,8 @@ final class JudgedBy {
                 return Optional.of(pair.words());
             }
         }
-        return LETTERS.matcher(text).find() || SIGNS.matcher(text).find()
-                ? Optional.of(List.of("True", "False"))
-                : Optional.empty();
+        boolean lettered = words.hasAnyOf(LAST_LETTERS) && LETTERS.matcher(text).find();
+        return lettered || SIGNS.matcher(text).find() ? Optional.of(List.of("True", "False")) : Optional.empty();
     }
 
     /** The only pair that a word is one of, "yes": both with a capital letter; empty where it is of none or several. */

@@ -47,6 +47,9 @@ final class StemTrimmer {
             Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("difficulty", "type_head") + "|"
                     + Vocabulary.ALL.either("label") + "\\s*:[^()\\[\\]]{1,40})\\s*[)\\]]\\s*");
 
+    /** "(1 point for each right answer)" is no longer. */
+    private static final int LONGEST_BRACKET = 60;
+
     private static final Pattern IN_BRACKETS = Pattern.compile("[(\\[]([^()\\[\\]]{1,60})[)\\]]");
 
     private static final Pattern DASH_AT_END = Pattern.compile("\\s+[-\u2013]\\s*$");
@@ -278,7 +281,8 @@ final class StemTrimmer {
             return new Segment(
                     segment.line(), segment.from(), segment.from() + each.get().from());
         }
-        Optional<BigDecimal> ofEach = draft.stem.isEmpty()
+        boolean bracketed = text.length() < LONGEST_BRACKET && (text.indexOf('(') >= 0 || text.indexOf('[') >= 0);
+        Optional<BigDecimal> ofEach = bracketed && draft.stem.isEmpty()
                 ? PointsFinder.each(text)
                         .filter(found ->
                                 found.to() - found.from() >= text.strip().length())
