@@ -250,19 +250,12 @@ final class BareOptions {
 
     /** Whether some of the lines, but not all, stand out by their look. */
     private static boolean isSetApart(List<Cues> all, List<Integer> group) {
-        return MARKS.stream().anyMatch(mark -> isSome(group, piece -> isMostly(all.get(piece), mark)));
+        return MARKS.stream()
+                .anyMatch(mark -> isSome(group, piece -> all.get(piece).isMostly(mark)));
     }
 
     private static boolean isSome(List<Integer> group, Predicate<Integer> is) {
         long some = group.stream().filter(is).count();
         return some > 0 && some < group.size();
-    }
-
-    private static boolean isMostly(Cues cues, Emphasis mark) {
-        return cues.line()
-                .isMostly(
-                        mark,
-                        cues.piece().segment().from(),
-                        cues.piece().segment().to());
     }
 }

@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
 
 /**
@@ -140,6 +141,11 @@ record Cues(
     /** Whether its beginning may be understood as such a label. */
     boolean has(Label.Kind kind) {
         return labels.stream().anyMatch(label -> label.kind() == kind);
+    }
+
+    /** Whether nearly all letters and digits of the piece carry the emphasis. */
+    boolean isMostly(Emphasis emphasis) {
+        return line.isMostly(emphasis, piece.segment().from(), piece.segment().to());
     }
 
     /** The number that it begins with, if it does. */

@@ -119,18 +119,11 @@ final class JudgedRows {
             return Optional.empty();
         }
         Optional<Integer> marked = Arrays.stream(Emphasis.values())
-                .filter(look -> isMostly(row.get(last - 1), look) != isMostly(row.get(last), look))
+                .filter(look ->
+                        row.get(last - 1).isMostly(look) != row.get(last).isMostly(look))
                 .findFirst()
-                .map(look -> isMostly(row.get(last - 1), look) ? 0 : 1);
+                .map(look -> row.get(last - 1).isMostly(look) ? 0 : 1);
         return Optional.of(new Judgement(last - 2, text(row, last - 1), text(row, last), marked));
-    }
-
-    private static boolean isMostly(Cues cues, Emphasis look) {
-        return cues.line()
-                .isMostly(
-                        look,
-                        cues.piece().segment().from(),
-                        cues.piece().segment().to());
     }
 
     /** The statements against the two words; where only letters are printed, those named. */

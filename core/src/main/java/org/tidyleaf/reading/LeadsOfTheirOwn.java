@@ -64,14 +64,6 @@ final class LeadsOfTheirOwn {
     }
 
     private static boolean isSetOff(Cues above, Cues here) {
-        return LOOKS.stream().anyMatch(look -> isMostly(here, look) && !isMostly(above, look));
-    }
-
-    private static boolean isMostly(Cues cues, Emphasis look) {
-        return cues.line()
-                .isMostly(
-                        look,
-                        cues.piece().segment().from(),
-                        cues.piece().segment().to());
+        return LOOKS.stream().anyMatch(look -> here.isMostly(look) && !above.isMostly(look));
     }
 }
