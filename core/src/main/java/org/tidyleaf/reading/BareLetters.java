@@ -70,17 +70,16 @@ final class BareLetters {
                 && all.get(from + 2 * count + 1).is(Cues.Trait.FIGURE_ONLY)) {
             count++;
         }
-        int letters = count;
-        alone(all, IntStream.range(0, letters).mapToObj(i -> from + 2 * i).toList(), OVER);
+        alone(all, IntStream.range(0, count).mapToObj(i -> from + 2 * i).toList(), OVER);
     }
 
     /** "A   B   C" on one line or in one row of a table, over or below as many pictures; "D   E   F" in the next row may go on. */
     private static void besidePictures(List<Cues> all, int from) {
+        int first = lettersBeside(all, from, 0);
         int above = 0;
-        while (from > above && all.get(from - above - 1).is(Cues.Trait.FIGURE_ONLY)) {
+        while (first > 0 && from > above && all.get(from - above - 1).is(Cues.Trait.FIGURE_ONLY)) {
             above++;
         }
-        int first = lettersBeside(all, from, 0);
         List<Integer> below = above >= first ? rows(all, from - first, true) : List.of();
         List<Integer> over = below.isEmpty() ? rows(all, from, false) : List.of();
         if (!below.isEmpty() && (above == first || below.size() > first)) {

@@ -12,11 +12,14 @@ import java.util.stream.Collectors;
 /** The two words by which a heading or a lead says that statements are judged: "richtig oder falsch?", "T or F". */
 final class JudgedBy {
 
-    /** "T or F", "V ou F", "R oder F": the first letters of both words, in any language. */
-    private static final Pattern LETTERS = Pattern.compile(Vocabulary.ALL.judgingLetters().stream()
-            .map(pair -> "\\b" + pair[0] + "\\b\\W{0,3}(?:" + Vocabulary.ALL.either("or") + ")?\\W{0,3}\\b" + pair[1]
-                    + "\\b")
-            .collect(Collectors.joining("|")));
+    private static final String BESIDE = "[\\s()\"'\u201c\u201d\u201e\u2018\u2019\u00ab\u00bb]{0,4}";
+
+    /** "T or F", "V ou F", "R/F": the first letters of both words; of other languages only with a word or a stroke between, for "P = F / A" is a formula. */
+    private static final Pattern LETTERS = Pattern.compile("\\bT\\b\\W{0,3}(?:or|/|,)?\\W{0,3}\\bF\\b|"
+            + Vocabulary.ALL.judgingLetters().stream()
+                    .map(pair -> "\\b" + pair[0] + "\\b" + BESIDE + "(?:/|" + Vocabulary.ALL.either("or") + ")" + BESIDE
+                            + "\\b" + pair[1] + "\\b")
+                    .collect(Collectors.joining("|")));
 
     /** In lower case those that stand for the denying word: a cheap look before the pattern. */
     private static final Set<String> LAST_LETTERS = Vocabulary.ALL.judgingLetters().stream()
