@@ -18,16 +18,10 @@ final class BoxedLetters {
     private BoxedLetters() {}
 
     static void label(List<Cues> all) {
-        int from = 0;
-        while (from < all.size()) {
-            int to = from;
-            while (to < all.size() && isNext(all.get(to), to - from)) {
-                to++;
+        for (Runs.Run run : Runs.counting(all, BoxedLetters::isNext, FEWEST)) {
+            for (int i = run.from(); i < run.to(); i++) {
+                letter(all, i, i - run.from());
             }
-            for (int i = from; to - from >= FEWEST && i < to; i++) {
-                letter(all, i, i - from);
-            }
-            from = Math.max(to, from + 1);
         }
     }
 

@@ -23,18 +23,12 @@ final class GluedLabels {
     }
 
     private static void letters(List<Cues> all) {
-        int from = 0;
-        while (from < all.size()) {
-            int to = from;
-            while (to < all.size() && isLetter(all.get(to), to - from)) {
-                to++;
-            }
-            for (int i = from; to - from >= FEWEST && i < to; i++) {
+        for (Runs.Run run : Runs.counting(all, GluedLabels::isLetter, FEWEST)) {
+            for (int i = run.from(); i < run.to(); i++) {
                 if (!all.get(i).has(Label.Kind.LETTER)) {
-                    letter(all, i, i - from);
+                    letter(all, i, i - run.from());
                 }
             }
-            from = Math.max(to, from + 1);
         }
     }
 

@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 
 /** Pieces right below one another that are alike. */
@@ -28,11 +29,20 @@ final class Runs {
 
     /** All runs of so many pieces or more, from above. */
     static List<Run> find(List<Cues> all, Predicate<Cues> alike, int fewest) {
+        return counting(all, (cues, above) -> alike.test(cues), fewest);
+    }
+
+    /**
+     * The same of pieces that count on.
+     *
+     * @param next whether a piece goes on with a run of so many above it
+     */
+    static List<Run> counting(List<Cues> all, BiPredicate<Cues, Integer> next, int fewest) {
         List<Run> runs = new ArrayList<>();
         int from = 0;
         while (from < all.size()) {
             int to = from;
-            while (to < all.size() && alike.test(all.get(to))) {
+            while (to < all.size() && next.test(all.get(to), to - from)) {
                 to++;
             }
             if (to - from >= fewest) {
