@@ -32,6 +32,9 @@ final class QuestionMaker {
     /** "Tick (\u2713) all that apply." */
     private static final Pattern SIGN_IN_BRACKETS = Pattern.compile("\\s*[(\\[][\u2713\u2714\u221axX][)\\]]");
 
+    /** What parts options within a sentence, or ends it behind the last; "2.5 kg." has one full stop too many. */
+    private static final Pattern PARTED = Pattern.compile("(?s).*[;,]|(?:[^.!?]|[.](?=\\d))*[.]");
+
     private final ProseMaker prose;
     private final PartsMaker parts;
     private final JudgingWords judging;
@@ -198,7 +201,7 @@ final class QuestionMaker {
                 .toList());
         for (Draft.OptionDraft option : draft.options) {
             Prose text = prose.text(option.segments);
-            Prose bare = listed && text.typed().matches("(?s)[^.!?]*[;,.]")
+            Prose bare = listed && PARTED.matcher(text.typed()).matches()
                     ? text.cut(0, text.typed().length() - 1)
                     : text;
             options.add(new Option(option.label, bare, Draft.join(option.feedback)));
