@@ -27,6 +27,9 @@ final class KeyInOrder {
     /** Fewer could be the answer of the last question alone. */
     private static final int FEWEST = 3;
 
+    /** A line for each answer, and so many more. */
+    private static final int MOST_OTHERS = 3;
+
     /** In signs. */
     private static final int LONGEST = 24;
 
@@ -47,7 +50,9 @@ final class KeyInOrder {
                         pieces.add(below);
                     }
                 }
-                List<String> answers = answers(said.toString().strip());
+                List<String> answers = pieces.size() > questions + MOST_OTHERS
+                        ? List.of()
+                        : answers(said.toString().strip());
                 return !answers.isEmpty() && answers.size() == questions && !HabitFinder.asksForOrder(last(all, i))
                         ? Optional.of(list(answers, pieces, all.get(i).line().number()))
                         : Optional.empty();

@@ -86,7 +86,9 @@ final class TraitFinder {
             Vocabulary.pattern("\\W*" + WORDS.either("total") + "\\W*(?:\\w{2,5}\\s+){0,2}(?:"
                     + WORDS.either("question") + "\\s*\\d{1,3})?[\\d\\W_]*(?:" + WORDS.either("points") + "\\W*)?");
 
-    private static final Pattern END = Vocabulary.pattern("\\W{0,8}" + WORDS.either("end") + "\\b.*");
+    /** "Stop! This is the end of the test." has a word before it. */
+    private static final Pattern END =
+            Vocabulary.pattern("\\W{0,8}(?:\\p{L}{3,6}[.!]\\s+)?" + WORDS.either("end") + "\\b.*");
 
     private static final Pattern PASSAGE_HEAD =
             Vocabulary.pattern(WORDS.either("passage_head") + "(?:\\s+(?:[A-Z]|\\d{1,2}|[IVX]{1,4}))?\\s*[:.]?");
