@@ -152,7 +152,8 @@ final class CueFinder {
             boolean wrapped = all.get(i - 1).is(Trait.WRITING_LINE)
                     && END_OF_RULE.matcher(all.get(i).text()).matches();
             if (wrapped) {
-                all.get(i).traits().add(Trait.WRITING_LINE);
+                // No further line to write on: room for a word does not become room for a text.
+                all.get(i).traits().add(Trait.RULE);
             }
         }
     }

@@ -34,7 +34,7 @@ final class KeyListReader {
     private static final Pattern PART_HEAD = Vocabulary.pattern("((?:" + Vocabulary.ALL.either("section")
             + "|(?=.*?:\\s*[(]?\\d{1,3}[a-h]?\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
             + Vocabulary.ALL.either("numbers")
-            + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1(?:\\s*[.):]|\\s+\\p{L}.*\\s2\\s+\\p{L}))"
+            + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1(?:\\s*[.):]|\\s*\\p{L}.*\\s2\\s*\\p{L}))"
             + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
 
     /** "II. 6. F   7. T" where the numbers count on from the part above. */

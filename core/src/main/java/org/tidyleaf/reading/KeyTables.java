@@ -87,14 +87,16 @@ final class KeyTables {
 
     /**
      * "Question | Answer | Marks" over "1 | 100 | 2", "2 | 1000 | 1": with heads above the first column alone counts, whatever
-     * the others hold.
+     * the others hold; so it does in a table of two columns without heads.
      */
     private static boolean countDownwards(List<Map<Integer, Filled>> rows) {
         List<Map<Integer, Filled>> below = rows.subList(Math.min(1, rows.size()), rows.size());
         int columns = below.stream().mapToInt(Map::size).max().orElse(0);
         boolean alone = IntStream.range(2, Math.max(2, columns)).noneMatch(column -> counts(below, column));
-        return rows.size() > SEVERAL
-                && rows.get(0).values().stream().noneMatch(KeyTables::isNumber)
+        boolean headed = !rows.isEmpty() && rows.get(0).values().stream().noneMatch(KeyTables::isNumber);
+        // Two columns need no heads, unless the second counts as well: "1 | 2" over "B | C" does not count downwards.
+        boolean two = rows.size() > 1 && columns == 2 && counts(rows, 0);
+        return (headed && rows.size() > SEVERAL || two)
                 && counts(below, 0)
                 && below.stream().allMatch(row -> row.containsKey(1))
                 && alone;

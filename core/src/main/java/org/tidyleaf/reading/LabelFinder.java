@@ -70,7 +70,7 @@ final class LabelFinder {
         return Vocabulary.pattern(
                 "(?:(" + before + ")\\.?\\s*(?:(?:no|nr|num|number|n\u00b0|n\u00ba)\\b[.:]?\\s*)?#?)?(" + OPEN
                         + ")?\\s?(\\d{1,4})(?:" + OF_ALL + ")?([a-h]?(?:i{1,3}|iv|vi{0,3})|[a-h])?(" + CLOSE
-                        + "|" + BAR + ")?(\\s+|$|(?<=[)\\]:])|(?<=\\.)(?![\\d]))");
+                        + "|" + BAR + ")?(\\s+|$|(?<=[)\\]])|(?<=[:.])(?!\\d))");
     }
 
     /** The letter label that begins at a place, if one does. */

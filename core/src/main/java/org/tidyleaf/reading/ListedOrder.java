@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.tidyleaf.question.Order;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
@@ -48,6 +49,28 @@ final class ListedOrder {
         return Arrays.stream(text.strip().replaceAll("[.]$", "").split(BETWEEN))
                 .map(String::strip)
                 .toList();
+    }
+
+    /** "wedge, centre, open": each step by a word or some that no other step has; empty where that does not settle all. */
+    static List<Integer> byWords(String said, List<Prose> items) {
+        List<Integer> order = split(said).stream()
+                .map(part -> onlyPlaceOf(AnswerParser.bare(part), items))
+                .toList();
+        boolean whole =
+                order.size() == items.size() && !order.contains(-1) && new HashSet<>(order).size() == items.size();
+        return whole ? order : List.of();
+    }
+
+    private static int onlyPlaceOf(String words, List<Prose> items) {
+        List<Integer> places = IntStream.range(0, items.size())
+                .filter(i -> (" " + AnswerParser.bare(items.get(i).plain()) + " ").contains(" " + words + " "))
+                .boxed()
+                .toList();
+        List<Integer> same = places.stream()
+                .filter(i -> AnswerParser.bare(items.get(i).plain()).equals(words))
+                .toList();
+        List<Integer> found = same.isEmpty() ? places : same;
+        return found.size() == 1 ? found.get(0) : -1;
     }
 
     private static int placeOf(String word, List<String> items) {

@@ -22,6 +22,10 @@ final class NumberParser {
             + "\\s*([^\\d\\s]\\S{0,9})?\\s+(?:" + Vocabulary.ALL.either("and", "to") + "|[-\u2013])\\s+" + NUMBER
             + "\\s*([^\\d\\s]\\S{0,9}?)?\\s*\\.?\\s*");
 
+    /** "1.0 kg (accept 1)": the same number once more. */
+    private static final Pattern ACCEPTED_AGAIN = Vocabulary.pattern("(\\s*" + NUMBER + "[^\\d(]{0,12})\\(\\s*"
+            + Vocabulary.ALL.either("accepted") + "\\b\\s*:?\\s*" + NUMBER + "[^\\d)]{0,12}\\)\\s*\\.?\\s*");
+
     private static final Pattern BRACKETED =
             Pattern.compile("(?<=\\d)\\s*\\((\\p{L}[\\p{L}\u00b2\u00b3/]{0,9})\\)\\s*$");
 
@@ -35,6 +39,10 @@ final class NumberParser {
         String text = BRACKETS_BEFORE_UNIT
                 .matcher(said.replaceFirst("\\s*;\\s*$", ""))
                 .replaceFirst("$1 $2");
+        Matcher again = ACCEPTED_AGAIN.matcher(text);
+        if (again.matches() && number(again.group(2)).compareTo(number(again.group(3))) == 0) {
+            return key(again.group(1));
+        }
         Matcher between = BETWEEN.matcher(text);
         if (between.matches()) {
             BigDecimal low = number(between.group(1));

@@ -65,10 +65,20 @@ record PairColumns(int firstRow, int left, int right, List<Kind> kinds) {
                 sides.add(column);
             }
         }
+        // "Tool | | | Use": without a label where all rows below have one, the first row names the sides.
+        boolean heads = firstRow == 0 && isWithoutLabel(table, kinds, 0) && !isWithoutLabel(table, kinds, 1);
         boolean pairs = sides.size() == 2
+                && !heads
                 && kinds.contains(Kind.LABELS)
                 && sides.stream().allMatch(side -> texts.get(side).size() > 1);
         return pairs ? Optional.of(new PairColumns(firstRow, sides.get(0), sides.get(1), kinds)) : Optional.empty();
+    }
+
+    private static boolean isWithoutLabel(List<Cues> table, List<Kind> kinds, int row) {
+        return table.stream()
+                .filter(cues -> !cues.text().isBlank())
+                .map(cues -> cues.line().layout().cell().orElseThrow())
+                .noneMatch(cell -> cell.row() == row && kinds.get(cell.column()) == Kind.LABELS);
     }
 
     private static Kind kind(List<String> texts) {

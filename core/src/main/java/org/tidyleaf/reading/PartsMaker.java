@@ -136,7 +136,7 @@ final class PartsMaker {
         List<String> ranks = blank ? List.of(said.strip().split("[^\\d]+")) : draft.ranks;
         boolean ranked = draft.ranks.size() == items.size() && ranks.size() == items.size();
         List<Integer> key = ranked ? byRank(ranks) : byLetters(said, labels);
-        return new Order(particulars, items, key);
+        return new Order(particulars, items, key.isEmpty() ? ListedOrder.byWords(said, items) : key);
     }
 
     private static List<Integer> byRank(List<String> ranks) {

@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.Inline;
@@ -25,6 +26,11 @@ final class PictureLabelMaker {
     /** "A to D", "1-5": the places where nothing is printed to write on. */
     private static final Pattern LABEL_RANGE = Vocabulary.pattern(
             "\\b(?:([A-Z])|(\\d))\\s*(?:-|\u2013|" + Vocabulary.ALL.either("to") + ")\\s*(?:([A-Z])|(\\d{1,2}))\\b");
+
+    /** "A, B and C". */
+    private static final Pattern LABEL_LIST =
+            Vocabulary.pattern("\\b(?-i:[A-Z](?:\\s?,\\s?[A-Z])+|\\d(?:\\s?,\\s?\\d)+)\\s?,?\\s?"
+                    + Vocabulary.ALL.either("and") + "\\s(?-i:[A-Z]|\\d)\\b");
 
     private PictureLabelMaker() {}
 
@@ -74,6 +80,14 @@ final class PictureLabelMaker {
     }
 
     private static List<String> range(String text) {
+        Matcher list = LABEL_LIST.matcher(text);
+        if (list.find()) {
+            return Pattern.compile("\\b(?:[A-Z]|\\d)\\b")
+                    .matcher(list.group())
+                    .results()
+                    .map(MatchResult::group)
+                    .toList();
+        }
         Matcher matcher = LABEL_RANGE.matcher(text);
         if (!matcher.find()) {
             return List.of();

@@ -214,7 +214,7 @@ final class RoleScorer {
         // "Thickness = ______ mm" below the room to work it out.
         fit += from.option() == 0
                         && cues.is(Trait.GAP)
-                        && RESULT.matcher(cues.text()).matches()
+                        && (RESULT.matcher(cues.text()).matches() || RoomBelowPictures.isRoom(cues))
                 ? CLEAR + LEANING
                 : 0;
         fit += around.isWrappedGap(index) ? CLEAR + CLEAR : ruled ? -SURE : 0;

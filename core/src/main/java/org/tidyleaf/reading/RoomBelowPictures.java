@@ -11,10 +11,14 @@ final class RoomBelowPictures {
 
     private RoomBelowPictures() {}
 
+    static boolean isRoom(Cues cues) {
+        return NUMBERED.matcher(cues.text()).matches();
+    }
+
     static void mark(List<Cues> all) {
         boolean pictured = false;
         for (Cues cues : all) {
-            boolean numbered = pictured && NUMBERED.matcher(cues.text()).matches();
+            boolean numbered = pictured && isRoom(cues);
             if (numbered) {
                 cues.traits().remove(Trait.WRITING_LINE);
                 cues.traits().remove(Trait.RULE);

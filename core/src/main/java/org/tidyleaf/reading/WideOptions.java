@@ -18,8 +18,9 @@ final class WideOptions {
     /** "Write these in order, smallest first." */
     private static final Pattern ORDER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
 
-    private static final Pattern LABELLED = Pattern.compile(
-            "[(\\[]?(?:[A-Za-z]|\\d{1,3})[.):\\]]?\\s.*|[*\u2022\u00b7\u2013-]\\s.*|\\*?[\u2022\u2610\u2611\u25a1\u25cb\u25ef].*");
+    private static final Pattern LABELLED =
+            Pattern.compile("[(\\[]?(?:[A-Za-z]|\\d{1,3})[.):\\]]?\\s.*|[*\u2022\u00b7\u2013-]\\s.*|\\*?[\u2022"
+                    + LabelFinder.BOXES + "].*");
 
     private final Set<Integer> lines = new HashSet<>();
 

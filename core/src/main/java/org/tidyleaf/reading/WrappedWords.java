@@ -16,6 +16,9 @@ final class WrappedWords {
     private static final Pattern WORD_AT_END = Pattern.compile(
             "(?:\\p{Ll}+\\s){0,3}\\p{Ll}{4,}\\.(?:\\s*$|\\s+(?:[(\\[/]|[-\u2013]\\s*\\d|\\d{1,2}\\s*\\p{L}+\\.?\\s*$|\\p{L}{4}))");
 
+    /** "… weight; max" and below it "6.": a number that ends its sentence. */
+    private static final Pattern NUMBER_AT_END = Pattern.compile("\\d{1,4}[.]");
+
     /** What wraps fills its line. */
     private static final int FULL_LINE = 40;
 
@@ -26,6 +29,12 @@ final class WrappedWords {
             Cues cues = all.get(i);
             if (cues.lead().isPresent() && WORD_AT_END.matcher(cues.text()).lookingAt() && isRestOfSentence(all, i)) {
                 all.set(i, cues.withoutLead());
+            }
+            if (NUMBER_AT_END.matcher(cues.text()).matches()
+                    && cues.spaceBefore() == 0
+                    && all.get(i - 1).is(Trait.FULL)
+                    && isUnfinished(all.get(i - 1))) {
+                all.set(i, cues.withLabels(List.of()));
             }
             if ((cues.is(Trait.WRITING_LINE) || cues.is(Trait.GAP))
                     && GAP_AT_END.matcher(cues.text()).matches()
