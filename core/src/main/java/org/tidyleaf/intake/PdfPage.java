@@ -101,6 +101,10 @@ record PdfPage(
         float right() {
             return x + width;
         }
+
+        Glyph withText(String other) {
+            return new Glyph(x, y, width, size, spaces, other, look);
+        }
     }
 
     /** An image with the place of its top left corner. */

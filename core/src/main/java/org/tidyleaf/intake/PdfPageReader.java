@@ -1,7 +1,9 @@
 package org.tidyleaf.intake;
 
 import java.io.IOException;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.EnumSet;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -16,6 +18,7 @@ import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingDeviceCMYKCo
 import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingDeviceGrayColor;
 import org.apache.pdfbox.contentstream.operator.color.SetNonStrokingDeviceRGBColor;
 import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
@@ -40,6 +43,9 @@ final class PdfPageReader extends PDFTextStripper {
     /** In parts of the face's size: letters are drawn so much together or apart. */
     private static final float KERNING = 0.15f;
 
+    /** Longer ones are no ligature. */
+    private static final int LONGEST_SIGN = 3;
+
     private final List<PdfPage.Glyph> glyphs = new ArrayList<>();
     private final List<PdfPage.Picture> pictures = new ArrayList<>();
     private final PdfPictures files = new PdfPictures();
@@ -49,10 +55,15 @@ final class PdfPageReader extends PDFTextStripper {
     /** How each font looks by itself. */
     private final Map<PDFont, EnumSet<Emphasis>> ofFonts = new IdentityHashMap<>();
 
+    private final Deque<Spelled> spelled = new ArrayDeque<>();
+
     /** Neighbouring glyphs have the same colour, which is long to work out. */
     private PDColor lastColor;
 
     private boolean lastIsColored;
+
+    /** What a marked sequence of glyphs stands for, and the place of its first glyph. */
+    private record Spelled(String text, int from) {}
 
     PdfPageReader() {
         addOperator(new SetNonStrokingColorSpace(this));
@@ -67,6 +78,7 @@ final class PdfPageReader extends PDFTextStripper {
     /** @param page counted from 0 */
     PdfPage read(PDDocument document, int page) throws IOException {
         glyphs.clear();
+        spelled.clear();
         pictures.clear();
         paths.begin(document.getPage(page).getCropBox().getHeight());
         var box = document.getPage(page).getCropBox();
@@ -162,6 +174,7 @@ final class PdfPageReader extends PDFTextStripper {
         if (operator.getName().equals("Do") && !operands.isEmpty() && operands.get(0) instanceof COSName name) {
             image(name);
         }
+        spell(operator, operands);
         if (getGraphicsState() != null) {
             paths.take(
                     operator,
@@ -170,6 +183,34 @@ final class PdfPageReader extends PDFTextStripper {
                     () -> isColored(getGraphicsState().getNonStrokingColor()));
         }
         super.processOperator(operator, operands);
+    }
+
+    /** What one glyph stands for by its own word, as ISO 32000-1, 14.9.4 has it, where the font tells another sign. */
+    private void spell(Operator operator, List<COSBase> operands) {
+        switch (operator.getName()) {
+            case "BMC" -> spelled.push(new Spelled("", glyphs.size()));
+            case "BDC" -> spelled.push(new Spelled(actualText(operands), glyphs.size()));
+            case "EMC" -> {
+                Spelled ended = spelled.isEmpty() ? new Spelled("", 0) : spelled.pop();
+                boolean one = !ended.text().isEmpty() && glyphs.size() == ended.from() + 1;
+                if (one) {
+                    glyphs.add(glyphs.remove(ended.from()).withText(ended.text()));
+                }
+            }
+            default -> {}
+        }
+    }
+
+    /** Empty where the sequence has none, or one of signs that are not printed. */
+    private static String actualText(List<COSBase> operands) {
+        String text = operands.size() == 2 && operands.get(1) instanceof COSDictionary properties
+                ? properties.getString(COSName.ACTUAL_TEXT, "")
+                : "";
+        boolean printed = text.codePoints()
+                .allMatch(sign -> Character.isLetterOrDigit(sign)
+                        || Character.getType(sign) == Character.OTHER_SYMBOL
+                        || Character.getType(sign) == Character.OTHER_NUMBER);
+        return printed && text.length() <= LONGEST_SIGN ? text : "";
     }
 
     private void image(COSName name) throws IOException {

@@ -27,6 +27,10 @@ final class AnswerParser {
     private static final Pattern LETTER_AND_TEXT = Pattern.compile(
             "\\s*[(\\[]?([A-Za-z]|\\d{1,2}(?=[).\\]]\\s))(?:[).\\]:-]|\\s+[-\u2013\u2014:=](?=\\s)|\\s+(?=\\([^()]*\\)[.\\s]*$))\\s*(.+)");
 
+    /** "a rule (B)": both say the same. */
+    private static final Pattern TEXT_AND_LETTER =
+            Pattern.compile("\\s*(\\S.*?)\\s*[(\\[]([A-Za-z])[)\\]]\\s*[.]?\\s*");
+
     /** "B", "AC", "1, 3", "i, iii": what options are called, as an alternative of a pattern. */
     static final String OPTION_NAMES = "[A-H](?:\\s*,?\\s*[A-H]){0,6}|[1-9](?:\\s*,\\s*[1-9]){0,6}"
             + "|(?:iv|v|i{1,3})(?:\\s*,\\s*(?:iv|v|i{1,3})){0,4}";
@@ -58,6 +62,11 @@ final class AnswerParser {
         boolean letters = LETTERS.matcher(answer).matches();
         Set<Integer> byLetters = letters ? byLetters(answer, labels) : Set.of();
         Matcher both = LETTER_AND_TEXT.matcher(answer);
+        Matcher behind = TEXT_AND_LETTER.matcher(answer);
+        if (byLetters.isEmpty() && behind.matches()) {
+            Set<Integer> named = byLetters(behind.group(2), labels);
+            return named.equals(byText(behind.group(1), texts)) ? named : Set.of();
+        }
         if (byLetters.isEmpty() && both.matches()) {
             // "B. 10" looks like two letters until the second proves to be no label.
             return byLetters(both.group(1), labels);

@@ -42,6 +42,9 @@ final class Draft {
     /** What the author noted of it, candidates never see it. */
     final List<String> labels = new ArrayList<>();
 
+    /** Statements below it to judge, without letters or numbers of their own. */
+    final List<Draft> statements = new ArrayList<>();
+
     final List<Cues> cells = new ArrayList<>();
     final List<Cues> words = new ArrayList<>();
     /** The words above it and its neighbours to fill the gaps of all with. */
@@ -109,6 +112,9 @@ final class Draft {
                 .filter(pair -> pair.text().matches("\\d{1,2}[.)]?")
                         || pair.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER))
                 .count();
+        if (pointsOfEach.isPresent() && !statements.isEmpty()) {
+            return pointsOfEach.map(each -> each.multiply(BigDecimal.valueOf(statements.size())));
+        }
         if (pointsOfEach.isPresent()) {
             return pointsOfEach
                     .filter(each -> below + numbered > 0)

@@ -78,6 +78,10 @@ final class KeyListReader {
 
     private static final Pattern ABREAST = Pattern.compile("[(]?(\\d{1,3})\\s*[.):=]\\s*(\\S.{0,40})");
 
+    /** "(1 point each, 6 in all)" below the heading answers nothing. */
+    private static final Pattern POINTS_FIRST =
+            Vocabulary.pattern("[(\\[]?\\d{1,3}\\s?" + Vocabulary.ALL.either("points") + "\\b");
+
     private static final int LONGEST_HEADING = 90;
 
     /** A narrow first column wraps its name over further lines. */
@@ -181,6 +185,10 @@ final class KeyListReader {
     private void line(int piece) {
         Cues cues = all.get(piece);
         if (cues.is(Cues.Trait.OFF_BODY)) {
+            return;
+        }
+        if (cues.is(Cues.Trait.POINTS_EACH) && POINTS_FIRST.matcher(cues.text()).lookingAt()) {
+            taken.add(piece);
             return;
         }
         Matcher ofPart = KeyListFinder.PART_HEADING.matcher(cues.text());

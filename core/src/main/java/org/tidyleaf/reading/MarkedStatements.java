@@ -20,6 +20,10 @@ final class MarkedStatements {
 
     private static final Pattern NUMBER = Pattern.compile("\\s*[(]?(\\d{1,2})[.)]?\\s+(?=[\\p{Lu}\"\u201c])");
 
+    /** "Drones sting.    F", "Drones sting. (false)", "Drones sting. ____". */
+    static final Pattern JUDGED_BEHIND = Pattern.compile("(.*[.!\\p{L}\\d\"\u201d])(?:\\t\\s*|\\s{3,}|\\s+(?=[(\\[_]))"
+            + "(?:[(\\[_]*\\s*(\\p{L}{1,12})\\s*[)\\]_]*|_{2,}|[(\\[]\\s*[)\\]])\\s*");
+
     private static final int FEWEST = 2;
 
     private MarkedStatements() {}
@@ -87,6 +91,45 @@ final class MarkedStatements {
             rows.add(prose.text(List.of(new Segment(whole.line(), from, whole.to()))));
         }
         return Optional.of(grid(particulars.withStem(lead(draft, prose, first)), pair.get(), rows, List.of()));
+    }
+
+    /** "True (T) or false (F)?" over "Bees dance.    T" and "Drones sting.    F", or with room behind each. */
+    static Optional<Grid> judgedBehind(Draft draft, Particulars particulars, ProseMaker prose) {
+        int first = draft.stem.size();
+        while (first > 0 && isJudgedBehind(draft, prose, first - 1)) {
+            first--;
+        }
+        Optional<List<String>> pair = first == 0 ? Optional.empty() : pair(draft, prose, first);
+        if (pair.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Prose> rows = new ArrayList<>();
+        List<Set<Integer>> key = new ArrayList<>();
+        for (int i = first; i < draft.stem.size(); i++) {
+            Segment whole = draft.stem.get(i);
+            Matcher behind = JUDGED_BEHIND.matcher(prose.raw(whole));
+            boolean written = behind.matches();
+            boolean empty = !written || behind.group(2) == null;
+            Optional<Integer> said = !empty
+                    ? JudgingWords.byInitial(behind.group(2), pair.get())
+                            .or(() -> AnswerParser.judgement(behind.group(2)))
+                    : Optional.empty();
+            if (!empty && said.isEmpty()) {
+                return Optional.empty();
+            }
+            int to = written ? whole.from() + behind.end(1) : whole.to();
+            rows.add(prose.text(List.of(new Segment(whole.line(), whole.from(), to))));
+            key.add(said.map(Set::of).orElse(Set.of()));
+        }
+        boolean keyed = key.stream().noneMatch(Set::isEmpty);
+        return Optional.of(
+                grid(particulars.withStem(lead(draft, prose, first)), pair.get(), rows, keyed ? key : List.of()));
+    }
+
+    private static boolean isJudgedBehind(Draft draft, ProseMaker prose, int line) {
+        Segment whole = draft.stem.get(line);
+        return draft.writing.contains(whole.line())
+                || JUDGED_BEHIND.matcher(prose.raw(whole)).matches();
     }
 
     private static String number(Draft draft, ProseMaker prose, int line) {

@@ -55,18 +55,74 @@ final class PartSplitter {
         int[] before = owners.clone();
         for (int place = 1; place <= questions.size(); place++) {
             Draft draft = questions.get(place - 1);
-            if (hasParts(draft)) {
+            if (areStatements(draft) && JudgedBullets.areRows(draft)) {
+                asRows(draft, place, before);
+                keep(draft, place, before, result);
+            } else if (hasParts(draft)) {
                 List<Draft> parts = parts(draft, place, before);
                 recast(before, place, parts, result.size());
                 result.addAll(parts);
             } else {
-                result.add(draft);
-                for (int i = 0; i < before.length; i++) {
-                    owners[i] = before[i] == place ? result.size() : owners[i];
-                }
+                keep(draft, place, before, result);
             }
         }
         return result;
+    }
+
+    private void keep(Draft draft, int place, int[] before, List<Draft> result) {
+        result.add(draft);
+        for (int i = 0; i < before.length; i++) {
+            owners[i] = before[i] == place ? result.size() : owners[i];
+        }
+    }
+
+    /** What would be its options are statements that each are judged. */
+    private void asRows(Draft draft, int place, int[] before) {
+        for (int i = 0; i < draft.options.size(); i++) {
+            Draft.OptionDraft option = draft.options.get(i);
+            int next = i + 1 < draft.options.size()
+                    ? draft.options.get(i + 1).segments.get(0).line()
+                    : Integer.MAX_VALUE;
+            Draft row = new Draft(draft.id, draft.number, draft.section);
+            addStatement(row, option, true);
+            draft.keys.stream()
+                    .filter(key ->
+                            key.segment().line() >= option.segments.get(0).line()
+                                    && key.segment().line() < next)
+                    .forEach(row.keys::add);
+            draft.statements.add(row);
+        }
+        draft.options.clear();
+        for (int i = 0; i < before.length; i++) {
+            Assigned piece = roles.get(i);
+            if (before[i] == place && piece.step().role() == Role.OPTION) {
+                roles.set(
+                        i,
+                        new Assigned(
+                                piece.cues(), new Step(Role.ROW, piece.step().more(), 0), piece.doubt()));
+            }
+        }
+    }
+
+    private void addStatement(Draft part, Draft.OptionDraft option, boolean judged) {
+        pairBefore(option).ifPresent(pair -> {
+            part.judgement = pair.words();
+            part.judgementMarked = pair.marked();
+        });
+        option.segments.forEach(segment -> stems.add(part, judged ? withoutBrackets(segment) : segment));
+    }
+
+    /** Whether all of its options are there to be judged, by what stands before, behind or above them. */
+    private boolean areStatements(Draft draft) {
+        boolean several = draft.options.size() > 1
+                && draft.words.isEmpty()
+                && draft.ranks.isEmpty()
+                && draft.options.stream().noneMatch(option -> option.signed);
+        return several
+                && (draft.options.stream().allMatch(option -> PrintedPairs.endsWithPair(text(option)))
+                        || draft.options.stream()
+                                .allMatch(option -> pairBefore(option).isPresent())
+                        || areJudged(draft));
     }
 
     private boolean hasParts(Draft draft) {
@@ -211,14 +267,9 @@ final class PartSplitter {
             part.bank = named.isEmpty() ? offered : named;
             part.inSequence = true;
             part.points = each;
-            pairBefore(option).ifPresent(pair -> {
-                part.judgement = pair.words();
-                part.judgementMarked = pair.marked();
-            });
             part.doubt = draft.doubt;
             part.feedback.addAll(option.feedback);
-            boolean judged = JudgedBy.in(text(draft.stem)).isPresent();
-            option.segments.forEach(segment -> stems.add(part, judged ? withoutBrackets(segment) : segment));
+            addStatement(part, option, JudgedBy.in(text(draft.stem)).isPresent());
             parts.add(part);
         }
         for (Cues cues : draft.cues) {

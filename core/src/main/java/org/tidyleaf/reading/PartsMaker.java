@@ -46,6 +46,9 @@ final class PartsMaker {
 
     /** The question that the draft's block makes; empty where it has none. */
     Optional<Question> make(Draft draft, Particulars particulars, GatheredKey key, String heading) {
+        if (!draft.statements.isEmpty()) {
+            return Optional.of(JudgedBullets.grid(draft, particulars, prose, trueAndFalse));
+        }
         if (!draft.pairs.isEmpty()) {
             return Optional.of(
                     new MatchMaker(prose).match(draft, particulars, key.text().orElse("")));

@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -14,15 +17,15 @@ import org.tidyleaf.source.Source;
 /** The passages of a test while its lines are gathered, and which questions each is for. One per reading, not shared. */
 final class Passages {
 
-    private static final Pattern RANGE = Vocabulary.pattern(
-            "(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
+    private static final Pattern RANGE = Vocabulary.pattern("(\\d{1,3})((?:\\s*,\\s*\\d{1,3})*)\\s*(?:-|\u2013|\u2014|"
+            + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
 
     private final List<Passage> passages = new ArrayList<>();
 
     private int askedAbove;
 
-    /** A passage and the printed numbers it is for; without numbers it is for all questions up to the next section. */
-    private record Passage(List<Segment> segments, Optional<int[]> range, int section, StringBuilder text) {
+    /** A passage and the printed numbers it is for; where it names none it is for all questions up to the next section. */
+    private record Passage(List<Segment> segments, Optional<Set<Integer>> numbers, int section, StringBuilder text) {
 
         /** The numbers of its gaps. */
         Set<String> gaps() {
@@ -49,13 +52,30 @@ final class Passages {
             passages.get(passages.size() - 1).text().append(' ').append(cues.text());
             return;
         }
-        Matcher matcher = RANGE.matcher(cues.text());
-        Optional<int[]> range = matcher.find()
-                ? Optional.of(new int[] {Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))})
-                : Optional.empty();
         askedAbove = asked;
         passages.add(new Passage(
-                new ArrayList<>(List.of(cues.piece().segment())), range, section, new StringBuilder(cues.text())));
+                new ArrayList<>(List.of(cues.piece().segment())),
+                numbers(cues.text()),
+                section,
+                new StringBuilder(cues.text())));
+    }
+
+    /** "1 to 4", or "1, 2 and 4": the numbers that a passage says it is for. */
+    private static Optional<Set<Integer>> numbers(String text) {
+        Matcher matcher = RANGE.matcher(text);
+        if (!matcher.find()) {
+            return Optional.empty();
+        }
+        int first = Integer.parseInt(matcher.group(1));
+        int last = Integer.parseInt(matcher.group(3));
+        if (matcher.group(2).isEmpty()) {
+            return Optional.of(IntStream.rangeClosed(first, last).boxed().collect(Collectors.toSet()));
+        }
+        Set<Integer> listed = new TreeSet<>(Set.of(first, last));
+        Stream.of(matcher.group(2).split("\\s*,\\s*"))
+                .filter(number -> !number.isEmpty())
+                .forEach(number -> listed.add(Integer.parseInt(number)));
+        return Optional.of(listed);
     }
 
     /** "Source B" below "Source A" with no question between: both are for the same questions. */
@@ -64,7 +84,7 @@ final class Passages {
                 && cues.is(Cues.Trait.PASSAGE_HEAD)
                 && asked == askedAbove
                 && passages.get(passages.size() - 1).section() == section
-                && passages.get(passages.size() - 1).range().isEmpty();
+                && passages.get(passages.size() - 1).numbers().isEmpty();
     }
 
     /** Says to each question which passage it is about. */
@@ -72,8 +92,8 @@ final class Passages {
         for (int p = 0; p < passages.size(); p++) {
             Passage passage = passages.get(p);
             for (Draft draft : questions) {
-                if (passage.range()
-                        .map(range -> isWithin(draft, range) && isNearest(draft, passage, questions))
+                if (passage.numbers()
+                        .map(numbers -> isOneOf(draft, numbers) && isNearest(draft, passage, questions))
                         .orElseGet(() -> follows(draft, passage, questions))) {
                     draft.stimulus = p;
                 }
@@ -105,9 +125,9 @@ final class Passages {
         return draft.number.substring(0, end);
     }
 
-    private static boolean isWithin(Draft draft, int[] range) {
+    private static boolean isOneOf(Draft draft, Set<Integer> numbers) {
         String digits = digits(draft);
-        return !digits.isEmpty() && Integer.parseInt(digits) >= range[0] && Integer.parseInt(digits) <= range[1];
+        return !digits.isEmpty() && numbers.contains(Integer.parseInt(digits));
     }
 
     /**

@@ -136,7 +136,8 @@ final class QuestionMaker {
         if (!isBare(draft)) {
             return Optional.empty();
         }
-        Optional<Grid> numbered = MarkedStatements.numbered(draft, particulars, prose);
+        Optional<Grid> numbered = MarkedStatements.numbered(draft, particulars, prose)
+                .or(() -> MarkedStatements.judgedBehind(draft, particulars, prose));
         if (numbered.isPresent()) {
             return Optional.of(numbered.get());
         }

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 
@@ -379,8 +381,32 @@ final class StemTrimmer {
         return new Segment(segment.line(), segment.from() + letters.end(), segment.to());
     }
 
+    /** "Drones sting. (F)" below "True or false?" and above or below another such line: each is judged for itself. */
+    private boolean isOneOfSeveralJudged(Draft draft, Segment segment) {
+        if (draft.stem.isEmpty() || !saysJudgement(source.text(segment))) {
+            return false;
+        }
+        Segment above = draft.stem.get(draft.stem.size() - 1);
+        boolean beside = saysJudgement(source.text(above))
+                || segment.line() < source.lines().size()
+                        && saysJudgement(source.line(segment.line() + 1).text());
+        return beside
+                && JudgedBy.in(draft.stem.stream().map(source::text).collect(Collectors.joining(" ")))
+                        .isPresent();
+    }
+
+    private static boolean saysJudgement(String text) {
+        return Stream.of(SAID_BEHIND, SAID_FAR)
+                .map(pattern -> pattern.matcher(text))
+                .anyMatch(said ->
+                        said.find() && AnswerParser.judgement(said.group(1)).isPresent());
+    }
+
     private Segment withoutJudgement(Draft draft, Segment segment) {
         String text = source.text(segment);
+        if (isOneOfSeveralJudged(draft, segment)) {
+            return segment;
+        }
         Matcher said = SAID_BEHIND.matcher(text);
         boolean bracketed = text.indexOf(')') >= 0 || text.indexOf(']') >= 0;
         if (bracketed
