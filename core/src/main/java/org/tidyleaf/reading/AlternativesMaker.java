@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.Option;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
@@ -256,11 +257,26 @@ final class AlternativesMaker {
                 && brackets.group().startsWith("(")
                 && (words.size() >= FEWEST_LISTED
                         || areTwoWordsWithin(particulars.stem().plain(), words));
+        Set<Integer> several = right < 0 && words.size() >= FEWEST_LISTED ? several(particulars, words, key) : Set.of();
+        if (several.size() > 1 && several.size() < words.size()) {
+            return Optional.of(new MultipleChoice(particulars, options(words), several));
+        }
         boolean chosen = right >= 0 || key.text().isEmpty() && (asked || offered);
         if (!chosen || words.contains("")) {
             return Optional.empty();
         }
-        return Optional.of(new SingleChoice(particulars, options(words), right < 0 ? Set.of() : Set.of(right)));
+        return Optional.of(
+                right < 0 && QuestionMaker.asksForSeveral(particulars.stem().plain())
+                        ? new MultipleChoice(particulars, options(words), Set.of())
+                        : new SingleChoice(particulars, options(words), right < 0 ? Set.of() : Set.of(right)));
+    }
+
+    /** "Underline the three tools: …" with the answer "saw, rule, plane". */
+    private static Set<Integer> several(Particulars particulars, List<String> words, GatheredKey key) {
+        return QuestionMaker.asksForSeveral(particulars.stem().plain())
+                ? AnswerParser.options(
+                        key.text().orElse(""), words.stream().map(word -> "").toList(), words)
+                : Set.of();
     }
 
     /** "Honey is (heavier / lighter) than water.": a statement that goes on behind two single words. */

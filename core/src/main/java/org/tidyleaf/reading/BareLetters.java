@@ -138,7 +138,7 @@ final class BareLetters {
                         .isPresent();
     }
 
-    private static boolean isAlone(Cues cues, int place) {
+    static boolean isAlone(Cues cues, int place) {
         String text = cues.text();
         if (text.isEmpty() || text.length() > "(A)".length() || cues.lead().isPresent()) {
             return false;
@@ -147,7 +147,7 @@ final class BareLetters {
         return letter.length() == 1 && Character.toUpperCase(letter.charAt(0)) == 'A' + place;
     }
 
-    private static void alone(List<Cues> all, List<Integer> places, String shape) {
+    static void alone(List<Cues> all, List<Integer> places, String shape) {
         for (int place = 0; place < places.size() && places.size() > 1; place++) {
             Cues cues = all.get(places.get(place));
             int begin = cues.piece().segment().from();

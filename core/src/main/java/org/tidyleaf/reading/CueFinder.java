@@ -38,6 +38,10 @@ final class CueFinder {
     private static final Pattern ARROW =
             Pattern.compile("\\s*(?:(?:->|=>|--+>|>>)\\s*(?=\\S)|\u2192\\s*(?=[A-Ha-h][).]?\\s*$))");
 
+    /** "{easy}" behind the last of what stands side by side. */
+    private static final Pattern DIFFICULTY =
+            Vocabulary.pattern("\\s*[(\\[{]\\s*" + WORDS.either("difficulty") + "\\s*[)\\]}]\\s*");
+
     /** The line breaks between the words of "True / False". */
     private static final Pattern HALF_PAIR = Pattern.compile("(?:/|[\u2610\u25a1\u25cb\u25ef]|\\[\\s?])\\s*$");
 
@@ -64,6 +68,7 @@ final class CueFinder {
         DataCodes.unlabel(all);
         GluedLabels.label(all);
         BareLetters.label(all);
+        PicturesBeforeLetters.label(all);
         DialogueLines.unlabel(all);
         NumeralsTold.unletter(all);
         NumberedGaps.label(all);
@@ -113,6 +118,7 @@ final class CueFinder {
         PageTops.mark(all);
         Verdicts.mark(all);
         OptionRemarks.mark(all);
+        ArrowRemarks.mark(all);
         RemarksBelow.mark(all);
         BracketedKeys.mark(all);
         LeadsOfTheirOwn.mark(all);
@@ -283,6 +289,10 @@ final class CueFinder {
             if (initial.lookingAt()) {
                 return Optional.of(new Lead(Announces.KEY, initial.end()));
             }
+        }
+        if (segment.from() > 0
+                && DIFFICULTY.matcher(line.text()).region(from, segment.to()).matches()) {
+            return Optional.of(new Lead(Announces.LABEL, from));
         }
         Optional<Lead> judged = JudgedFeedback.lead(line, from, segment.to(), words);
         if (judged.isPresent()) {

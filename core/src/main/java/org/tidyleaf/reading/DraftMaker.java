@@ -10,7 +10,6 @@ import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
-import org.tidyleaf.source.Span;
 
 /** Roles to questions without their keys: walks the pieces once and hands each to the question it belongs to. */
 final class DraftMaker {
@@ -140,7 +139,8 @@ final class DraftMaker {
                     offer(cues);
                     return;
                 }
-                if (open.isEmpty() && step.role() == Role.WORDS && isForSeveral(index)) {
+                boolean asked = open.filter(draft -> draft.options.isEmpty()).isPresent();
+                if (!asked && step.role() == Role.WORDS && isForSeveral(index)) {
                     sections.offer(PartsMaker.words(List.of(cues)));
                     owners[index] = questions.size() + 1;
                     return;
@@ -358,14 +358,8 @@ final class DraftMaker {
     }
 
     private void figure(int index, Assigned piece) {
-        List<Inline.Picture> pictures = new ArrayList<>();
-        for (Span span : piece.cues().line().spans()) {
-            if (!span.figure().isEmpty()) {
-                pictures.addAll(
-                        prose.text(List.of(new Segment(piece.cues().line().number(), span.from(), span.to())))
-                                .pictures());
-            }
-        }
+        List<Inline.Picture> pictures =
+                prose.text(List.of(piece.cues().piece().segment())).pictures();
         Optional<Draft.OptionDraft> empty = optionPictures.empty(open, index);
         if (empty.isPresent()) {
             empty.get().segments.clear();

@@ -121,10 +121,19 @@ final class LineEnds {
         Optional<PointsFinder.Found> worded = cuts.isEmpty()
                 ? Optional.empty()
                 : PointsFinder.beside(text).filter(points -> points.from() > cuts.get(cuts.size() - 1));
-        if (worded.isPresent()
-                && FAR.matcher(text.substring(worded.get().from())).lookingAt()) {
+        boolean far = worded.isPresent()
+                && FAR.matcher(text.substring(worded.get().from())).lookingAt();
+        if (far || worded.isPresent() && cuts.size() > 1 && isOnlyWorth(text, cuts)) {
             // "A. oak      B. ash      (1 mark)": what the question is worth.
             List<Integer> all = new ArrayList<>(cuts);
+            Matcher label = StemTrimmer.TYPE_OR_DIFFICULTY
+                    .matcher(text)
+                    .region(0, worded.get().from());
+            while (label.find()) {
+                if (label.end() >= worded.get().from() && label.start() > cuts.get(cuts.size() - 1)) {
+                    all.add(label.start());
+                }
+            }
             all.add(worded.get().from());
             return all;
         }
@@ -139,6 +148,17 @@ final class LineEnds {
         List<Integer> all = new ArrayList<>(cuts);
         all.add(points.start(1));
         return all;
+    }
+
+    /** "5. Arrange: (a) gather, (b) blow. [2 pts]": points behind the last of what stands side by side, and behind no other. */
+    private static boolean isOnlyWorth(String text, List<Integer> cuts) {
+        for (int i = 0; i < cuts.size(); i++) {
+            int from = i == 0 ? 0 : cuts.get(i - 1);
+            if (PointsFinder.beside(text.substring(from, cuts.get(i))).isPresent()) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** "… try ______. Answer: square": the answer behind the question on its own line is a part by itself. */

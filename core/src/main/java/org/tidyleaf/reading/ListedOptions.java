@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.tidyleaf.question.Prose;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 
@@ -14,6 +15,9 @@ final class ListedOptions {
 
     /** What labels of such options share. */
     static final String SHAPE = "listed";
+
+    /** What parts options within a sentence, or ends it behind the last; "2.5 kg." has one full stop too many. */
+    private static final Pattern PARTED = Pattern.compile("(?s).*[;,]|(?:[^.!?]|[.](?=\\d))*[.]");
 
     private static final Pattern LIST =
             Vocabulary.pattern("\\s*" + Vocabulary.ALL.either("options") + "\\s*:\\s*(?=\\S)");
@@ -69,8 +73,18 @@ final class ListedOptions {
         return pieces;
     }
 
+    /** The options without what parts them within a sentence, where they are so parted. */
+    static List<Prose> unparted(List<Prose> options) {
+        boolean parted = areParted(options.stream().map(Prose::plain).toList());
+        return options.stream()
+                .map(text -> parted && PARTED.matcher(text.typed()).matches()
+                        ? text.cut(0, text.typed().length() - 1)
+                        : text)
+                .toList();
+    }
+
     /** "a. long; b. short; c. wide.", "a) glucose, b) water, c) wax": all but the last end with a sign that only parts them. */
-    static boolean areParted(List<String> texts) {
+    private static boolean areParted(List<String> texts) {
         return texts.size() > 1 && (areParted(texts, ";") || areParted(texts, ","));
     }
 

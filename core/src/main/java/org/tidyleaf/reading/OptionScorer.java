@@ -107,6 +107,7 @@ final class OptionScorer {
         double fit = habits.lettersOptions() && !unlettered ? -CLEAR : SLIGHT;
         fit += isSignedBelow(index) && before.isPresent() && isIndentedAsBelow(index) ? LEANING + SLIGHT : 0;
         fit += cues.is(Trait.JUDGEMENT_WORD) ? CLEAR : 0;
+        fit -= around.isPairOver(index) && from.option() == 0 ? SURE : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= before.filter(OptionScorer::isTickedBehind).isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.QUESTION_MARK) ? LEANING : cues.is(Trait.COLON) ? CLEAR : 0;

@@ -131,9 +131,9 @@ final class PartsMaker {
     }
 
     private Order order(Draft draft, Particulars particulars, String said) {
-        List<Prose> items = draft.options.stream()
+        List<Prose> items = ListedOptions.unparted(draft.options.stream()
                 .map(option -> prose.text(option.segments))
-                .toList();
+                .toList());
         List<String> labels = draft.options.stream().map(option -> option.label).toList();
         boolean blank = draft.ranks.stream().allMatch(String::isEmpty);
         List<String> ranks = blank ? List.of(said.strip().split("[^\\d]+")) : draft.ranks;

@@ -180,6 +180,10 @@ final class PieceSplitter {
         if (ANNOUNCED_KEY.matcher(text).lookingAt() || SpottedErrors.areIn(line) || beginsWithBoxedPair(line)) {
             return List.of();
         }
+        List<Integer> pictures = PicturesBeforeLetters.cuts(text);
+        if (!pictures.isEmpty()) {
+            return pictures;
+        }
         for (int at = 0; at < text.length(); at++) {
             if (at == 0 || Character.isWhitespace(text.charAt(at - 1)) || text.charAt(at - 1) == '*') {
                 LabelFinder.lettersAt(text, at, text.length())

@@ -140,6 +140,17 @@ final class PrintedPairs {
                 .anyMatch(matcher -> matcher.find() && matcher.start() > 0);
     }
 
+    /** "True / False" and nothing else. */
+    static boolean isPairAlone(String text) {
+        if (text.length() > LONGEST_PAIR) {
+            return false;
+        }
+        Words words = Words.of(text);
+        return possible(words).stream()
+                .filter(judgement -> words.hasAll(judgement.words()))
+                .anyMatch(judgement -> judgement.pattern().matcher(" " + text).matches());
+    }
+
     /** "True / False - 2 points" and nothing else, which had no room behind the statement. */
     static boolean isPairWithPoints(String text) {
         Optional<PointsFinder.Found> points = text.indexOf('/') < 0

@@ -32,9 +32,6 @@ final class QuestionMaker {
     /** "Tick (\u2713) all that apply." */
     private static final Pattern SIGN_IN_BRACKETS = Pattern.compile("\\s*[(\\[][\u2713\u2714\u221axX][)\\]]");
 
-    /** What parts options within a sentence, or ends it behind the last; "2.5 kg." has one full stop too many. */
-    private static final Pattern PARTED = Pattern.compile("(?s).*[;,]|(?:[^.!?]|[.](?=\\d))*[.]");
-
     private final ProseMaker prose;
     private final PartsMaker parts;
     private final JudgingWords judging;
@@ -197,15 +194,12 @@ final class QuestionMaker {
 
     private Question choice(Draft draft, Particulars particulars, GatheredKey key) {
         List<Option> options = new ArrayList<>();
-        boolean listed = ListedOptions.areParted(draft.options.stream()
-                .map(option -> prose.text(option.segments).plain())
+        List<Prose> texts = ListedOptions.unparted(draft.options.stream()
+                .map(option -> prose.text(option.segments))
                 .toList());
-        for (Draft.OptionDraft option : draft.options) {
-            Prose text = prose.text(option.segments);
-            Prose bare = listed && PARTED.matcher(text.typed()).matches()
-                    ? text.cut(0, text.typed().length() - 1)
-                    : text;
-            options.add(new Option(option.label, bare, Draft.join(option.feedback)));
+        for (int i = 0; i < texts.size(); i++) {
+            Draft.OptionDraft option = draft.options.get(i);
+            options.add(new Option(option.label, texts.get(i), Draft.join(option.feedback)));
         }
         Optional<Match> pairs = PairedOptions.find(particulars, options, key);
         if (pairs.isPresent()) {
@@ -217,13 +211,15 @@ final class QuestionMaker {
         boolean several = key.chosen().size() > 1
                 || key.chosen().isEmpty()
                         && !CombinedOptions.are(options)
-                        && SEVERAL.matcher(SIGN_IN_BRACKETS
-                                        .matcher(particulars.stem().plain())
-                                        .replaceAll(""))
-                                .find();
+                        && asksForSeveral(particulars.stem().plain());
         return several
                 ? new MultipleChoice(particulars, options, key.chosen())
                 : new SingleChoice(particulars, options, key.chosen());
+    }
+
+    /** "Which two …", "Tick all that apply". */
+    static boolean asksForSeveral(String stem) {
+        return SEVERAL.matcher(SIGN_IN_BRACKETS.matcher(stem).replaceAll("")).find();
     }
 
     private static boolean isJudgement(List<Option> options) {

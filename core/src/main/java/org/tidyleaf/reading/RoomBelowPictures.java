@@ -4,15 +4,16 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 
-/** "1 ______  2 ______  3 ______" right below a picture: room for the names of its places, and no lines for an essay. */
+/** "1 ______  2 ______  3 ______" or "blade ____  handle ____" right below a picture: room for the names of its places, and no lines for an essay. */
 final class RoomBelowPictures {
 
-    private static final Pattern NUMBERED = Pattern.compile("\\s*(?:[(]?\\d{1,2}[.):=]?\\s*[_.\u2026]{3,}\\s*){2,20}");
+    private static final Pattern NAMED =
+            Pattern.compile("\\s*(?:[(]?(?:\\d{1,2}|\\p{L}[\\p{L} ]{0,24})[.):=]?\\s*[_.\u2026]{3,}\\s*){2,20}");
 
     private RoomBelowPictures() {}
 
     static boolean isRoom(Cues cues) {
-        return NUMBERED.matcher(cues.text()).matches();
+        return NAMED.matcher(cues.text()).matches();
     }
 
     static void mark(List<Cues> all) {

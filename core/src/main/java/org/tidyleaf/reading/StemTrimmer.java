@@ -46,8 +46,8 @@ final class StemTrimmer {
             Pattern.compile("(?<=[.!])\\s*[(\\[]\\s*(\\p{Lu}\\p{L}{0,9}|\\p{Ll}{4,9})\\s*[)\\]]\\s*$");
 
     static final Pattern TYPE_OR_DIFFICULTY =
-            Vocabulary.pattern("\\s*[(\\[]\\s*(?:" + Vocabulary.ALL.either("difficulty", "type_head") + "|"
-                    + Vocabulary.ALL.either("label") + "\\s*:[^()\\[\\]]{1,40})\\s*[)\\]]\\s*");
+            Vocabulary.pattern("\\s*[(\\[{]\\s*(?:" + Vocabulary.ALL.either("difficulty", "type_head") + "|"
+                    + Vocabulary.ALL.either("label") + "\\s*:[^()\\[\\]{}]{1,40})\\s*[)\\]}]\\s*");
 
     /** "(1 point for each right answer)" is no longer. */
     private static final int LONGEST_BRACKET = 60;
@@ -234,7 +234,7 @@ final class StemTrimmer {
     /** "(Easy) What is …": how hard it is says the author to himself. */
     private Segment withoutDifficulty(Draft draft, Segment segment) {
         String text = source.text(segment);
-        if (text.indexOf('(') < 0 && text.indexOf('[') < 0) {
+        if (text.indexOf('(') < 0 && text.indexOf('[') < 0 && text.indexOf('{') < 0) {
             return segment;
         }
         Matcher matcher = TYPE_OR_DIFFICULTY.matcher(text);

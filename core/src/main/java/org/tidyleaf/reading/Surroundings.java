@@ -34,6 +34,9 @@ final class Surroundings {
     private static final Pattern OF_TESTS = Vocabulary.pattern(
             "\\b(?:" + Vocabulary.ALL.either("test_word") + "|\\d\\s?" + Vocabulary.ALL.either("points") + ")\\b");
 
+    private static final Pattern ADDRESSED =
+            Vocabulary.pattern("\\b" + Vocabulary.ALL.either("notice", "instruction", "option") + "\\b");
+
     private static final Pattern AMOUNT = Pattern.compile("\\d{1,4}[.,]\\d{1,3}\\s(\\S{1,4}?)\\.?(?=\\s|$)");
 
     private static final Pattern SENTENCE_END = Pattern.compile("\\p{Ll}[.!]\\s");
@@ -104,6 +107,7 @@ final class Surroundings {
         belowBareNumber = new boolean[all.size()];
         topLine = new boolean[all.size()];
         pairOver = new boolean[all.size()];
+        Set<Integer> pairsAlone = pairsAlone();
         pointsOver = new boolean[all.size()];
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
@@ -113,9 +117,32 @@ final class Surroundings {
             belowBareNumber[i] = findBareNumberAbove(i);
             topLine[i] = i > LAST_TITLE_PLACE && isTopLine(cues);
             pointsOver[i] = isPointsOver(all.get(i - 1).text(), cues.text());
-            pairOver[i] = PrintedPairs.isPairOver(all.get(i - 1).text(), cues.text())
+            pairOver[i] = pairsAlone.contains(i)
+                    || PrintedPairs.isPairOver(all.get(i - 1).text(), cues.text())
                     || PrintedPairs.isPairWithPoints(cues.text());
         }
+    }
+
+    /** "True / False" on a line of its own right below statements; once alone it might head what follows. */
+    private Set<Integer> pairsAlone() {
+        Set<Integer> found = new HashSet<>();
+        for (int i = 1; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            boolean below = chained[i - 1]
+                    && cues.labels().isEmpty()
+                    && cues.spaceBefore() == 0
+                    && !cues.is(Trait.HEADING)
+                    && !all.get(i - 1).is(Trait.QUESTION_MARK);
+            if (below && PrintedPairs.isPairAlone(cues.text())) {
+                found.add(i);
+            }
+        }
+        boolean lone = found.size() == 1
+                && found.stream()
+                        .map(piece -> all.get(piece - 1))
+                        .anyMatch(above -> !above.is(Trait.ENDS_SENTENCE)
+                                || Vocabulary.ALL.mentions(above.words(), "explain", "tell", "instruction"));
+        return lone ? Set.of() : found;
     }
 
     private void findTables() {
@@ -245,15 +272,16 @@ final class Surroundings {
 
     /** A paragraph of several sentences, or with another right above or below it, that says nothing of a test. */
     boolean isTale(int index) {
-        return isProse(index)
-                && (isProse(index - 1)
-                        || isProse(index + 1)
-                        || SENTENCE_END
-                                        .matcher(all.get(index).text())
-                                        .results()
-                                        .limit(2)
-                                        .count()
-                                == 2);
+        return isProse(index) && (isProse(index - 1) || isProse(index + 1) || sentences(index) > 1);
+    }
+
+    /** How many sentences end in a line; one less where it speaks to whoever sits the paper. */
+    private int sentences(int index) {
+        Cues cues = all.get(index);
+        int ends = (int) SENTENCE_END.matcher(cues.text()).results().limit(2).count();
+        boolean addressed = Vocabulary.ALL.mentions(cues.words(), "notice", "instruction", "option")
+                && ADDRESSED.matcher(cues.text()).find();
+        return ends + (addressed ? 0 : 1);
     }
 
     private boolean isProse(int index) {
