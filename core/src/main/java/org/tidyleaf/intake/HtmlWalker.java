@@ -42,6 +42,11 @@ final class HtmlWalker {
     private static final Map<String, Double> TWIPS =
             Map.of("pt", 20.0, "px", 15.0, "in", 1440.0, "cm", 567.0, "mm", 56.7, "em", 220.0, "rem", 220.0);
 
+    /** "Choose …", "– please select –": what a list to choose from shows first offers nothing. */
+    private static final Pattern PLACEHOLDER = Pattern.compile(
+            "[-\u2013\u2014\u2026.\\s]*(?:please\\s|bitte\\s)?(?:choose|select|pick|w\u00e4hle|w\u00e4hlen|ausw\u00e4hlen|auswahl|chois|s\u00e9lection|elig|elij|seleccion|scegli|selezion|escolh|selecion|kies|selecteer|wybierz)",
+            Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
+
     private static final int LIST_INDENT = 360;
     private static final int WIDEST_TABLE = 200;
     private final LineCollector lines = new LineCollector();
@@ -56,6 +61,8 @@ final class HtmlWalker {
 
     private int tables;
     private int indent;
+    /** How many quotations stand around the open line. */
+    private int quotations;
 
     void walk(Element body) {
         blocks(body, HtmlLook.PLAIN.with(body));
@@ -109,7 +116,7 @@ final class HtmlWalker {
             case "svg", "canvas", "object", "embed", "iframe", "video", "audio" -> lost(element, look);
             case "input" -> field(element, look);
             case "textarea" -> text(LineCollector.RULE, look);
-            case "select" -> text(choices(element), look);
+            case "select" -> choices(element, look);
             case "button", "datalist" -> {
                 // What one presses is none of the test.
             }
@@ -124,6 +131,8 @@ final class HtmlWalker {
             end("");
             indent += inset(element);
         }
+        int quotation = tag.equals("blockquote") ? 1 : 0;
+        quotations += quotation;
         if (look.hidden() != (place == Place.HIDDEN)) {
             end("");
         }
@@ -135,6 +144,7 @@ final class HtmlWalker {
         }
         place = around;
         indent = outer;
+        quotations -= quotation;
     }
 
     /** A label around its own box stands on a line like the boxes above and below. */
@@ -164,15 +174,27 @@ final class HtmlWalker {
         }
     }
 
-    /** What can be chosen at a place in a sentence stands there in brackets; the line that only asks to choose does not. */
-    private static String choices(Element select) {
-        String all = select.select("option").stream()
+    /** What can be chosen at a place in a sentence stands there in brackets, what is chosen in bold; a line that only asks to choose does not. */
+    private void choices(Element select, HtmlLook look) {
+        List<Element> options = select.select("option").stream()
                 .filter(option -> !option.hasAttr("disabled")
-                        && !(option.hasAttr("value") && option.attr("value").isEmpty()))
-                .map(Element::text)
-                .filter(text -> text.codePoints().anyMatch(Character::isLetterOrDigit))
-                .collect(Collectors.joining(" / "));
-        return all.isEmpty() ? LineCollector.RULE : "(" + all + ")";
+                        && !(option.hasAttr("value") && option.attr("value").isEmpty())
+                        && option.text().codePoints().anyMatch(Character::isLetterOrDigit))
+                .collect(Collectors.toCollection(ArrayList::new));
+        if (options.size() > 2 && PLACEHOLDER.matcher(options.get(0).text()).lookingAt()) {
+            options.remove(0);
+        }
+        if (options.isEmpty()) {
+            text(LineCollector.RULE, look);
+            return;
+        }
+        text("(", look);
+        for (int i = 0; i < options.size(); i++) {
+            text(i == 0 ? "" : " / ", look);
+            boolean chosen = options.get(i).hasAttr("selected");
+            text(options.get(i).text(), chosen ? look.with(new Element("b")) : look);
+        }
+        text(")", look);
     }
 
     private void list(Element list, HtmlLook look) {
@@ -335,7 +357,7 @@ final class HtmlWalker {
 
     private void end(String style) {
         if (open) {
-            lines.end(indent, style, place, cell, false);
+            lines.end(indent, style.isEmpty() && quotations > 0 ? "quote" : style, place, cell, false);
             open = false;
         }
     }

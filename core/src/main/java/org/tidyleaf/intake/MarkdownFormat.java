@@ -22,6 +22,10 @@ final class MarkdownFormat implements Format {
             Pattern.compile("(?i)(?:<details[^>]{0,40}>\\s*)?<summary>([^<\\n]{1,80})</summary>\\s*");
     private static final Pattern FOLD = Pattern.compile("(?i)</?details[^>]{0,40}>");
 
+    /** A line without bars, and below it a table's first row over its rule. */
+    private static final Pattern TABLE_BELOW_TEXT =
+            Pattern.compile("(?m)^([^|\\n]*\\S[^|\\n]*)\\n(?=[ \\t]*[|][^\\n]*\\n[ \\t]*[|]?[ :]*-{3,}[-| :]*$)");
+
     private static final Pattern HEADING = Pattern.compile("(?m)^#{1,6} +\\p{L}");
 
     private static final Pattern BOLD =
@@ -50,7 +54,7 @@ final class MarkdownFormat implements Format {
 
     static Source read(String name, String text) throws IntakeException {
         var extensions = List.of(TablesExtension.create());
-        String markdown = protectedFormulas(unfolded(text));
+        String markdown = protectedFormulas(withTablesApart(unfolded(text)));
         Node document = Parser.builder()
                 .extensions(extensions)
                 .includeSourceSpans(IncludeSourceSpans.BLOCKS)
@@ -74,6 +78,11 @@ final class MarkdownFormat implements Format {
             return "\n\n" + Matcher.quoteReplacement(head) + ": ";
         });
         return FOLD.matcher(folded).replaceAll("\n\n");
+    }
+
+    /** A table right below a sentence becomes a block of its own, as it is meant. */
+    private static String withTablesApart(String text) {
+        return TABLE_BELOW_TEXT.matcher(text).replaceAll("$1\n\n");
     }
 
     /** Formulas pass through Markdown untouched; those between dollar signs get the delimiters of all others. */

@@ -31,13 +31,18 @@ final class AnswerBehind {
         }
     }
 
+    /** "Drones sting. <b>False</b>": nobody stresses that word behind a sentence. */
+    private static boolean isJudgement(Inline.Text text) {
+        return !text.emphasis().isEmpty() && AnswerParser.judgement(text.text()).isPresent();
+    }
+
     /** "Convert 2.75 m to millimetres.  2750 mm" with the last words marked or coloured: those are the answer. */
     static Optional<Found> find(Prose stem) {
         List<Inline> parts = stem.parts();
         int from = parts.size();
         while (from > 0
                 && parts.get(from - 1) instanceof Inline.Text text
-                && (text.text().isBlank() || SIGNS.stream().anyMatch(text.emphasis()::contains))) {
+                && (text.text().isBlank() || SIGNS.stream().anyMatch(text.emphasis()::contains) || isJudgement(text))) {
             from--;
         }
         Prose asked = new Prose(parts.subList(0, from));

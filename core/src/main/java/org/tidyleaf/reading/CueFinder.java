@@ -120,6 +120,8 @@ final class CueFinder {
         OptionRemarks.mark(all);
         ArrowRemarks.mark(all);
         RemarksBelow.mark(all);
+        QuotedAnswers.mark(all);
+        AnswersBeside.mark(all);
         BracketedKeys.mark(all);
         LeadsOfTheirOwn.mark(all);
         BracketedModels.mark(all);

@@ -139,7 +139,10 @@ final class DraftMaker {
                     offer(cues);
                     return;
                 }
-                boolean asked = open.filter(draft -> draft.options.isEmpty()).isPresent();
+                // Words right above the next question fill gaps of this one, or of those below.
+                boolean asked = open.filter(draft -> draft.options.isEmpty()
+                                && draft.stem.stream().anyMatch(part -> GapSigns.count(source.text(part)) > 0))
+                        .isPresent();
                 if (!asked && step.role() == Role.WORDS && isForSeveral(index)) {
                     sections.offer(PartsMaker.words(List.of(cues)));
                     owners[index] = questions.size() + 1;

@@ -49,6 +49,8 @@ final class LineEnds {
     private static final Pattern GAP_KEY_SPACED = Pattern.compile(
             "(?:_{2,}|\\.{4,}|\u2026)[^_(]*?(?:\\s{3,}|\\s?\\t\\s?)(\\(\\s+[^\\s()][^()]{0,40}\\s+\\))\\s*$");
 
+    private static final Pattern NUMERAL = Pattern.compile("[(\\[]?[ivxIVX]+[.)\\]]");
+
     private static final Pattern FAR = Pattern.compile("\\s{3,}|\\s?\\t");
 
     /** A longer line is no question with its key, and one made of nothing but dots would keep the patterns busy for minutes. */
@@ -152,6 +154,10 @@ final class LineEnds {
 
     /** "5. Arrange: (a) gather, (b) blow. [2 pts]": points behind the last of what stands side by side, and behind no other. */
     private static boolean isOnlyWorth(String text, List<Integer> cuts) {
+        // "(i) wax (ii) silk (2)" may be statements, and options that name them stand below.
+        if (NUMERAL.matcher(text.substring(cuts.get(0))).lookingAt()) {
+            return false;
+        }
         for (int i = 0; i < cuts.size(); i++) {
             int from = i == 0 ? 0 : cuts.get(i - 1);
             if (PointsFinder.beside(text.substring(from, cuts.get(i))).isPresent()) {

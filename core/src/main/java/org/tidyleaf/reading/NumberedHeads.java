@@ -43,7 +43,7 @@ final class NumberedHeads {
                     && chains.entrySet().stream()
                             .filter(e -> e.getValue().get(0).label().kind() == Label.Kind.NUMBER
                                     && !e.getKey().equals(shape))
-                            .anyMatch(e -> countsOnThrough(all, outer, series.get(e.getKey()))
+                            .anyMatch(e -> countsOnThrough(all, outer, series.get(e.getKey()), inBlocks)
                                     || isWordedOtherwise(all, outer, series.get(e.getKey()))
                                             && asksInEach(all, outer, series.get(e.getKey())));
             if (heads) {
@@ -159,7 +159,7 @@ final class NumberedHeads {
                 .toLowerCase(Locale.ROOT);
     }
 
-    private static boolean countsOnThrough(List<Cues> all, List<Seen> outer, List<Seen> inner) {
+    private static boolean countsOnThrough(List<Cues> all, List<Seen> outer, List<Seen> inner, Set<Integer> inBlocks) {
         long restarts = inner.stream().filter(s -> s.label().ordinal() == 1).count();
         long asking = inner.stream()
                 .map(s -> asking(all, s))
@@ -167,7 +167,10 @@ final class NumberedHeads {
                 .count();
         int first = outer.get(0).piece();
         boolean behind = inner.stream().allMatch(s -> s.piece() > first);
-        return restarts == 1 && inner.size() > outer.size() && asking * 2 >= inner.size() && behind;
+        // The first numbers may be those of pairs.
+        int begins = inner.stream().mapToInt(Seen::piece).min().orElse(first);
+        boolean paired = restarts == 0 && inBlocks.stream().anyMatch(piece -> piece > first && piece < begins);
+        return (restarts == 1 || paired) && inner.size() > outer.size() && asking * 2 >= inner.size() && behind;
     }
 
     /** "Exercise 1: 1) … 2) … Exercise 2: 1) … 2) …": numbers that begin anew in several and ask by themselves. */

@@ -107,6 +107,10 @@ final class OptionScorer {
         double fit = habits.lettersOptions() && !unlettered ? -CLEAR : SLIGHT;
         fit += isSignedBelow(index) && before.isPresent() && isIndentedAsBelow(index) ? LEANING + SLIGHT : 0;
         fit += cues.is(Trait.JUDGEMENT_WORD) ? CLEAR : 0;
+        // "True" over "False".
+        boolean both = index + 1 < all.size() && all.get(index + 1).is(Trait.JUDGEMENT_WORD)
+                || before.filter(b -> b.is(Trait.JUDGEMENT_WORD)).isPresent();
+        fit += cues.is(Trait.JUDGEMENT_WORD) && both ? CLEAR : 0;
         fit -= around.isPairOver(index) && from.option() == 0 ? SURE : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= before.filter(OptionScorer::isTickedBehind).isPresent() ? CLEAR : 0;

@@ -218,7 +218,9 @@ final class StemTrimmer {
                 continue;
             }
             Matcher matcher = judgement.pattern().matcher(above + " " + below);
-            if (matcher.find() && matcher.start() > 0 && matcher.start() <= above.length()) {
+            if (matcher.find()
+                    && matcher.start() > 0
+                    && matcher.start() < above.stripTrailing().length()) {
                 points.ifPresent(found -> draft.points = Optional.of(found.points()));
                 draft.judgement = matcher.group(1).length() > 1
                         ? List.of(matcher.group(1), matcher.group(2))
