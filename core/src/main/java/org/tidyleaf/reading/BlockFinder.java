@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.tidyleaf.reading.Cues.Trait;
@@ -33,6 +34,9 @@ final class BlockFinder {
             "[xXoO\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
     private static final Pattern BANK_LINE = Pattern.compile(
             "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,60}");
+
+    /** "D  break lines". */
+    private static final Pattern BARE_LETTER = Pattern.compile("([A-H])\\s+(?=\\S)");
 
     private static final Pattern WORDS_APART = Pattern.compile(
             "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:(?:\\s{3,}|\\t+)\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,60}");
@@ -398,8 +402,14 @@ final class BlockFinder {
         Cues cues = all.get(piece);
         String above = PairLines.rightSide(all.get(piece - 1).text());
         Optional<Label> before = LabelFinder.letterAt(above, 0, above.length());
-        return cues.line().layout().indent() > 0
-                && cues.line().layout().cell().isEmpty()
+        boolean far =
+                cues.line().layout().indent() > 0 && cues.line().layout().cell().isEmpty();
+        Matcher bareAbove = BARE_LETTER.matcher(above);
+        Matcher bare = BARE_LETTER.matcher(cues.text());
+        if (far && before.isEmpty() && bareAbove.lookingAt() && bare.lookingAt()) {
+            return bare.group(1).charAt(0) == bareAbove.group(1).charAt(0) + 1;
+        }
+        return far
                 && before.isPresent()
                 && cues.labels().stream()
                         .anyMatch(label -> label.shape().equals(before.get().shape())

@@ -31,8 +31,8 @@ final class OpenMaker {
     private static final Pattern WORDS_TO_ORDER = Pattern.compile("[^/]+(?:\\s/\\s[^/]+){2,}");
 
     /** "____ mm": a place to write a number on, with its unit. */
-    private static final Pattern UNIT_BEHIND = Pattern.compile(
-            "[^_.\u2026]*[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}\u00b0/\u00b2\u00b3]{0,9})\\.?");
+    private static final Pattern UNIT_BEHIND =
+            Pattern.compile("[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}\u00b0/\u00b2\u00b3]{0,9})\\.?$");
 
     private static final Pattern IN_BRACKETS = Pattern.compile("\\s*[(\\[]\\s*([^()\\[\\]]{1,90}?)\\s*[)\\]]\\s*");
 
@@ -112,6 +112,9 @@ final class OpenMaker {
                 && !said.endsWith(".");
         boolean essay = draft.writingLines() > 1
                 || EXPLAIN.matcher(particulars.stem().plain()).matches();
+        if (gaps == 1 && said.isEmpty() && endsWithUnit(particulars.stem())) {
+            return new NumericEntry(particulars, Optional.empty());
+        }
         if (gaps > 0 || shortKey && draft.models.isEmpty() && !essay) {
             return new TextEntry(particulars, GapParser.accepted(said, Math.max(1, gaps)));
         }
@@ -179,7 +182,16 @@ final class OpenMaker {
         }
         Matcher unit =
                 UNIT_BEHIND.matcher(source.line(draft.writing.get(0)).text().strip());
-        return unit.matches() ? Optional.of(unit.group(1)) : Optional.empty();
+        return unit.find() ? Optional.of(unit.group(1)) : Optional.empty();
+    }
+
+    /** "2.5 m = ______ cm": nothing but the symbol of a unit behind the gap. */
+    private static boolean endsWithUnit(Prose stem) {
+        List<Inline> parts = stem.parts();
+        boolean behind = parts.size() > 1 && parts.get(parts.size() - 2) instanceof Inline.Gap;
+        return behind
+                && UnitSymbols.isSymbol(
+                        parts.get(parts.size() - 1).plain().strip().replaceFirst("[.]$", ""));
     }
 
     /** The words of the longest spelling, where there is one gap and several may be given. */
