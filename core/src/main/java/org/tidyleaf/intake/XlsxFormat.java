@@ -2,20 +2,22 @@ package org.tidyleaf.intake;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Note;
+import org.tidyleaf.source.Place;
 import org.tidyleaf.source.Source;
 import org.w3c.dom.Element;
 
 /** Sheets of Office Open XML (ISO/IEC 29500-1, part SpreadsheetML): the shown text of every cell, sheet by sheet. */
 final class XlsxFormat implements Format {
 
-    private static final int MOST_SHEETS = 50;
+    /** A column with fewer numbers counts no questions. */
+    private static final int FEWEST_NUMBERS = 2;
 
     @Override
     public String ending() {
@@ -27,16 +29,21 @@ final class XlsxFormat implements Format {
         ZipParts parts = ZipParts.unpack(name, bytes);
         List<String> shared = shared(name, parts);
         LineCollector lines = new LineCollector();
-        Set<Integer> dayStyles = dayStyles(name, parts);
+        SheetStyles styles = SheetStyles.read(name, parts);
         List<Note> notes = new ArrayList<>();
+        List<SheetNames.Sheet> sheets = SheetNames.read(name, parts);
         int table = 0;
-        for (int sheet = 1; sheet <= MOST_SHEETS; sheet++) {
-            Optional<byte[]> part = parts.find("xl/worksheets/sheet" + sheet + ".xml");
+        for (SheetNames.Sheet sheet : sheets) {
+            Optional<byte[]> part = parts.find(sheet.part());
             if (part.isPresent()) {
+                if (!sheet.heading().isEmpty()) {
+                    lines.append(sheet.heading(), Set.of(), "");
+                    lines.end(0, "heading 1", Place.BODY, Optional.empty(), false);
+                }
                 sheet(
                         Xml.parse(name, part.get()).getDocumentElement(),
                         table++,
-                        new Sheet(shared, dayStyles, lines, notes));
+                        new Book(shared, styles, lines, notes));
             }
         }
         if (table == 0) {
@@ -73,65 +80,55 @@ final class XlsxFormat implements Format {
     }
 
     /** What all sheets of a workbook share. */
-    private record Sheet(List<String> shared, Set<Integer> dayStyles, LineCollector lines, List<Note> notes) {}
+    private record Book(List<String> shared, SheetStyles styles, LineCollector lines, List<Note> notes) {}
 
-    private static void sheet(Element sheet, int table, Sheet book) {
+    private static void sheet(Element sheet, int table, Book book) {
         Optional<Element> data = Xml.child(sheet, "sheetData");
-        int row = 0;
-        for (Element element : data.map(Xml::children).orElse(List.of())) {
-            List<Element> cells = Xml.children(element);
+        List<Element> rows = data.map(Xml::children).orElse(List.of());
+        Set<Integer> counting = counting(rows, book);
+        for (int row = 0; row < rows.size(); row++) {
+            List<Element> cells = Xml.children(rows.get(row));
             for (int i = 0; i < cells.size(); i++) {
                 int column = column(Xml.attribute(cells.get(i), "r"), i);
-                cell(cells.get(i), new Cell(table, row, column, cells.size()), book);
+                cell(cells.get(i), new Cell(table, row, column, cells.size()), counting.contains(column), book);
             }
-            row++;
         }
     }
 
-    private static void cell(Element element, Cell place, Sheet book) {
+    /** The columns that hold small whole numbers as those of questions: no date is meant there. */
+    private static Set<Integer> counting(List<Element> rows, Book book) {
+        Map<Integer, Integer> numbers = new HashMap<>();
+        for (Element row : rows) {
+            List<Element> cells = Xml.children(row);
+            for (int i = 0; i < cells.size(); i++) {
+                boolean number = book.styles().of(cells.get(i)) == SheetStyles.Shown.NO_DATE
+                        && value(cells.get(i), book.shared()).matches("\\d{1,3}");
+                numbers.merge(column(Xml.attribute(cells.get(i), "r"), i), number ? 1 : 0, Integer::sum);
+            }
+        }
+        numbers.values().removeIf(count -> count < FEWEST_NUMBERS);
+        return numbers.keySet();
+    }
+
+    private static void cell(Element element, Cell place, boolean counts, Book book) {
         String value = value(element, book.shared());
-        String style = Xml.attribute(element, "s");
-        boolean day = style.matches("\\d{1,5}")
-                && book.dayStyles().contains(Integer.parseInt(style))
-                && value.matches("\\d{1,6}");
-        if (!day) {
+        SheetStyles.Shown shown = value.matches("\\d{1,6}") ? book.styles().of(element) : SheetStyles.Shown.NO_DATE;
+        if (shown == SheetStyles.Shown.NO_DATE) {
             book.lines().cell(value, place);
             return;
         }
         // Serial day 60 is a 29th of February 1900 that never was (ECMA-376 part 1, 18.17.4.1), so later ones are off
         // by one.
         LocalDate date = LocalDate.of(1899, 12, 30).plusDays(Long.parseLong(value));
+        if (shown == SheetStyles.Shown.WHOLE_DATE && !counts) {
+            book.lines().cell(date.toString(), place);
+            return;
+        }
         String range =
                 SheetDates.range(date.getDayOfMonth(), date.getMonthValue()).orElse(value);
         book.lines().cell(range, place);
-        String shown = date.getDayOfMonth() + "/" + date.getMonthValue();
-        book.notes().add(new Note(book.lines().lines().size(), "range-as-date", SheetDates.message(shown, range)));
-    }
-
-    /** The cell styles that show a day and a month but no year: number format 16, or one of the author's own. */
-    private static Set<Integer> dayStyles(String name, ZipParts parts) throws IntakeException {
-        Set<Integer> styles = new HashSet<>();
-        Optional<byte[]> part = parts.find("xl/styles.xml");
-        if (part.isEmpty()) {
-            return styles;
-        }
-        Element root = Xml.parse(name, part.get()).getDocumentElement();
-        Set<String> formats = new HashSet<>(Set.of("16"));
-        for (Element format : Xml.child(root, "numFmts").map(Xml::children).orElse(List.of())) {
-            String code = Xml.attribute(format, "formatCode")
-                    .toLowerCase(Locale.ROOT)
-                    .replaceAll("\\[[^\\]]*]|\"[^\"]*\"", "");
-            if (code.contains("d") && code.contains("m") && !code.contains("y") && !code.contains("h")) {
-                formats.add(Xml.attribute(format, "numFmtId"));
-            }
-        }
-        List<Element> cells = Xml.child(root, "cellXfs").map(Xml::children).orElse(List.of());
-        for (int i = 0; i < cells.size(); i++) {
-            if (formats.contains(Xml.attribute(cells.get(i), "numFmtId"))) {
-                styles.add(i);
-            }
-        }
-        return styles;
+        String day = date.getDayOfMonth() + "/" + date.getMonthValue();
+        book.notes().add(new Note(book.lines().lines().size(), "range-as-date", SheetDates.message(day, range)));
     }
 
     /** "C7" is column 2. */

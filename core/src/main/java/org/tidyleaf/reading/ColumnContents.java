@@ -75,7 +75,30 @@ final class ColumnContents {
                 best = uses(question.get(), options, key);
             }
         }
-        return best;
+        return best.isEmpty() ? signed(question.get()) : best;
+    }
+
+    /** "What do slugs avoid? | copper* | lettuce | wet soil": in most rows a sign stands beside one of the options. */
+    private Map<Integer, Columns.Use> signed(int question) {
+        List<Integer> options = List.copyOf(columns().tailSet(question, false));
+        long signed = rows.values().stream()
+                .filter(row -> options.stream()
+                        .anyMatch(column -> row.containsKey(column)
+                                && all.get(row.get(column)).sign().isPresent()))
+                .count();
+        if (options.size() < 2 || signed * 3 < rows.size() * 2) {
+            return Map.of();
+        }
+        Map<Integer, Columns.Use> uses = new HashMap<>();
+        uses.put(question, new Columns.Use(Columns.Kind.QUESTION, "", false));
+        options.forEach(column -> uses.put(
+                column,
+                new Columns.Use(Columns.Kind.OPTION, String.valueOf((char) ('A' + options.indexOf(column))), false)));
+        columns().headSet(question).stream()
+                .filter(this::isNumeric)
+                .findFirst()
+                .ifPresent(column -> uses.put(column, new Columns.Use(Columns.Kind.NUMBER, "", false)));
+        return uses;
     }
 
     private Map<Integer, Columns.Use> uses(int question, List<Integer> options, int key) {

@@ -38,6 +38,7 @@ final class ColumnFinder {
         Map<Integer, Columns.Use> uses = new HashMap<>();
         tables.values().forEach(rows -> table(all, rows, isListed(rows, blocks), uses));
         goOn(all, uses);
+        RangeRows.mark(all, tables.values(), uses);
         return new Columns(Map.copyOf(uses));
     }
 

@@ -23,13 +23,15 @@ record Columns(Map<Integer, Use> byPiece) {
         POINTS,
         FEEDBACK,
         HINT,
-        LABEL
+        LABEL,
+        PASSAGE
     }
 
     /**
      * A cell's use.
      *
-     * @param name of an option's column its letter, of a label's its head, of a number the whole of it where its cell has only a part; else empty
+     * @param name of an option's column its letter, of a label's its head, of a number the whole of it where its cell has only a
+     *     part, of a passage the numbers it is for; else empty
      * @param beginsRow whether it is the first cell of its row
      */
     record Use(Kind kind, String name, boolean beginsRow) {}
@@ -59,6 +61,7 @@ record Columns(Map<Integer, Use> byPiece) {
             case FEEDBACK -> new Step(Role.FEEDBACK, false, inside);
             case HINT -> new Step(Role.HINT, false, inside);
             case LABEL -> new Step(Role.ASIDE, false, inside);
+            case PASSAGE -> new Step(Role.STIMULUS, !use.beginsRow(), Step.OUTSIDE);
         });
     }
 }

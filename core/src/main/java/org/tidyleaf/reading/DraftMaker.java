@@ -213,7 +213,8 @@ final class DraftMaker {
                             instruction.cues(), new Step(Role.STIMULUS, more, step.option()), instruction.doubt()));
             more = true;
         }
-        passages.add(roles.get(index).cues(), more, sections.last(), questions.size());
+        Optional<String> numbers = columns.at(index).map(Columns.Use::name).filter(name -> !name.isEmpty());
+        passages.add(roles.get(index).cues(), numbers, more, sections.last(), questions.size());
         told.clear();
     }
 

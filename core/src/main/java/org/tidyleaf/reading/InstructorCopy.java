@@ -1,31 +1,78 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.tidyleaf.question.ChoiceQuestion;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.Question;
+import org.tidyleaf.source.Source;
 
 /** A second file that is the same test with its answers: its questions are found again by their stems. */
 final class InstructorCopy {
 
+    private static final Pattern GAP = Pattern.compile("\\[\\[\\d+]]");
+
+    /** Fewer words may begin several questions. */
+    private static final int FEWEST_WORDS = 3;
+
     private final Map<String, ReadQuestion> byStem = new HashMap<>();
+    private final List<Question> all;
 
     InstructorCopy(Reading copy) {
+        all = copy.questions().stream().map(ReadQuestion::question).toList();
         copy.questions().stream()
                 .filter(read -> read.question().isKeyed() && read.keySource() != KeySource.NONE)
                 .forEach(read -> byStem.putIfAbsent(stem(read.question()), read));
     }
 
-    /** Whether it holds an answer for at least half of the questions. */
-    boolean fits(List<ReadQuestion> questions) {
+    /** Whether at least half of the questions stand in it again. */
+    boolean isOf(Source source, List<Draft> questions) {
         long known = questions.stream()
-                .filter(read -> byStem.containsKey(stem(read.question())))
+                .filter(draft -> again(source, draft).isPresent())
                 .count();
         return known > 0 && known * 2 >= questions.size();
+    }
+
+    /** What it adds behind the text of single questions: their answers, set in bold on the line below perhaps. */
+    KeyList added(Source source, List<Draft> questions) {
+        List<KeyList.Item> items = new ArrayList<>();
+        for (Draft draft : questions) {
+            String own = stem(source, draft);
+            again(source, draft)
+                    .filter(copy -> !draft.number.isEmpty() && !byStem.containsKey(stem(copy)))
+                    .map(copy -> behind(copy.particulars().stem().plain(), own))
+                    .filter(answer -> !answer.isEmpty())
+                    .ifPresent(answer -> items.add(new KeyList.Item("", draft.number, answer, 1)));
+        }
+        return new KeyList(items, Set.of(), KeySource.SEPARATE);
+    }
+
+    private Optional<Question> again(Source source, Draft draft) {
+        String own = stem(source, draft);
+        boolean telling = own.split(" ").length >= FEWEST_WORDS;
+        return all.stream()
+                .filter(copy -> stem(copy).equals(own)
+                        || telling
+                                && stem(copy).startsWith(own + " ")
+                                && copy.particulars().number().equals(draft.number))
+                .findFirst();
+    }
+
+    /** The rest of a text behind the words that it begins with. */
+    private static String behind(String text, String begin) {
+        int end = 0;
+        while (end < text.length()
+                && !AnswerParser.bare(GAP.matcher(text.substring(0, end)).replaceAll(" "))
+                        .equals(begin)) {
+            end++;
+        }
+        return text.substring(end).replaceFirst("^[\\s.?!:;,\u2013-]+", "").strip();
     }
 
     /** The question with the copy's key, where it lacks one of its own. */
@@ -56,6 +103,11 @@ final class InstructorCopy {
     }
 
     private static String stem(Question question) {
-        return AnswerParser.bare(question.particulars().stem().plain());
+        return AnswerParser.bare(
+                GAP.matcher(question.particulars().stem().plain()).replaceAll(" "));
+    }
+
+    private static String stem(Source source, Draft draft) {
+        return AnswerParser.bare(draft.stem.stream().map(source::text).collect(Collectors.joining(" ")));
     }
 }

@@ -195,12 +195,23 @@ final class KeyGatherer {
             boolean alone = cues.text().matches("\\d{1,2}[.)]?");
             Matcher number = LEFT_NUMBER.matcher(alone ? cues.text() + " " : cues.text());
             if (number.lookingAt()) {
-                find(draft, number.group(1)).ifPresent(item -> said.add(number.group(1) + "-" + item.text()));
+                Optional.of(number.group(1))
+                        .filter(left -> !isOfOther(draft, left))
+                        .flatMap(left -> find(draft, left))
+                        .ifPresent(item -> said.add(number.group(1) + "-" + item.text()));
             }
         }
         // One alone may be the number of the whole.
         boolean each = said.size() > 1 || said.size() == 1 && draft.number.isEmpty();
         return each ? Optional.of(String.join(", ", said)) : Optional.empty();
+    }
+
+    /** Beside a question 1 an answer 1 is that question's and none of the first pair of question 4. */
+    private boolean isOfOther(Draft draft, String number) {
+        return !draft.number.isEmpty()
+                && drafts.stream()
+                        .anyMatch(other ->
+                                other != draft && other.section == draft.section && other.number.equals(number));
     }
 
     /** A text without a number of its own has its gaps numbered like questions: an entry for each. */

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
@@ -59,6 +60,24 @@ final class KeyInOrder {
             }
         }
         return Optional.empty();
+    }
+
+    /** "BDACA" and nothing else in a file of its own: a letter for each question, or for each with options. */
+    static Optional<KeyList> inFile(List<Cues> key, List<Draft> questions) {
+        String letters =
+                key.stream().map(Cues::text).collect(Collectors.joining()).replaceAll("[\\s,;.]", "");
+        List<Draft> choices =
+                questions.stream().filter(draft -> draft.options.size() > 1).toList();
+        boolean all = letters.length() == questions.size();
+        if (letters.length() < 2 || !GLUED.matcher(letters).matches() || !all && letters.length() != choices.size()) {
+            return Optional.empty();
+        }
+        List<KeyList.Item> items = new ArrayList<>();
+        for (Draft draft : all ? questions : choices) {
+            String letter = letters.substring(items.size(), items.size() + 1);
+            items.add(new KeyList.Item("", draft.number, letter, 1));
+        }
+        return Optional.of(new KeyList(items, Set.of(), KeySource.SEPARATE));
     }
 
     private static KeyList list(List<String> answers, List<Integer> pieces, int line) {

@@ -181,7 +181,7 @@ final class KeyListFinder {
                 boolean several = (first || named)
                         && reader.items.size() > Math.max(2, gapsAbove(all, i))
                         && answersAll(all, i, reader.items, blocks);
-                if (several || isOfOthers(all, i, reader.items, blocks)) {
+                if (several || isOfOthers(all, i, reader.items, blocks) || isOfBoth(all, i, reader.items, blocks)) {
                     if (behind) {
                         reader.items.add(new KeyList.Item(part.group(1), "", part.group(2), line));
                     }
@@ -330,8 +330,17 @@ final class KeyListFinder {
         return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
     }
 
-    /** "Answers: 4. B  5. B" below question 6: none of them is for the question right above. */
-    private static boolean isOfOthers(List<Cues> all, int piece, List<KeyList.Item> items, Blocks blocks) {
+    /** "Answers: 1 b, 2 wax" below the second of two questions. */
+    private static boolean isOfBoth(List<Cues> all, int piece, List<KeyList.Item> items, Blocks blocks) {
+        List<String> numbers = numbersAbove(all, piece, blocks);
+        return items.size() == 2
+                && numbers.equals(items.stream().map(KeyList.Item::number).toList())
+                && gapsAbove(all, piece) < 2
+                && !blocks.inside().contains(piece - 1);
+    }
+
+    /** The numbers that questions above a place may have, in order. */
+    private static List<String> numbersAbove(List<Cues> all, int piece, Blocks blocks) {
         List<String> numbers = new ArrayList<>();
         Set<Integer> inside = blocks.inside();
         for (int i = 0; i < piece; i++) {
@@ -342,6 +351,13 @@ final class KeyListFinder {
                 }
             }
         }
+        return numbers;
+    }
+
+    /** "Answers: 4. B  5. B" below question 6: none of them is for the question right above. */
+    private static boolean isOfOthers(List<Cues> all, int piece, List<KeyList.Item> items, Blocks blocks) {
+        List<String> numbers = numbersAbove(all, piece, blocks);
+        Set<Integer> inside = blocks.inside();
         // "1 c, 2 a" below gaps or pairs may be those of the last question itself.
         boolean ownParts = items.stream().anyMatch(item -> item.number().equals("1"))
                 && (gapsAbove(all, piece) > 0

@@ -47,6 +47,11 @@ final class Passages {
      * @param asked how many questions stand above it
      */
     void add(Cues cues, boolean more, int section, int asked) {
+        add(cues, Optional.empty(), more, section, asked);
+    }
+
+    /** The same for a passage whose numbers stand {@code beside} it, if they do. */
+    void add(Cues cues, Optional<String> beside, boolean more, int section, int asked) {
         if ((more || standsBeside(cues, section, asked)) && !passages.isEmpty()) {
             passages.get(passages.size() - 1).segments().add(cues.piece().segment());
             passages.get(passages.size() - 1).text().append(' ').append(cues.text());
@@ -55,7 +60,7 @@ final class Passages {
         askedAbove = asked;
         passages.add(new Passage(
                 new ArrayList<>(List.of(cues.piece().segment())),
-                numbers(cues.text()),
+                numbers(beside.orElse(cues.text())),
                 section,
                 new StringBuilder(cues.text())));
     }

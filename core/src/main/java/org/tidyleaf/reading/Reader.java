@@ -49,24 +49,22 @@ public final class Reader {
         Lessons lessons = new Lessons(survey.cues(), pins);
         List<Assigned> roles = RoleAssigner.assign(survey, pins, lessons);
         Drafts drafts = DraftMaker.make(source, roles, survey.habits(), lessons, layouts);
-        KeyList list = key.map(Reader::keyList).orElse(layouts.keyList());
+        Optional<InstructorCopy> copy = key.map(other -> new InstructorCopy(read(other, Pins.NONE)))
+                .filter(other -> other.isOf(source, drafts.questions()));
+        KeyList list = copy.map(other -> other.added(source, drafts.questions()))
+                .orElseGet(() -> key.map(other -> keyList(other, drafts)).orElse(layouts.keyList()));
         List<GatheredKey> keys = KeyGatherer.gather(source, drafts, list);
-        List<ReadQuestion> questions = QuestionMaker.make(source, drafts, keys);
-        if (key.isPresent()) {
-            questions = withCopy(questions, key.get());
-        }
+        List<ReadQuestion> made = QuestionMaker.make(source, drafts, keys);
+        List<ReadQuestion> questions =
+                copy.map(other -> made.stream().map(other::keyed).toList()).orElse(made);
         List<Snag> snags = SnagFinder.find(source, drafts.roles(), drafts, questions, keys);
         List<Entry> ledger = LedgerKeeper.keep(source, drafts.roles(), drafts.owners(), layouts);
         return new Reading(title(source, drafts), drafts.sections(), drafts.stimuli(), questions, ledger, snags);
     }
 
-    private List<ReadQuestion> withCopy(List<ReadQuestion> questions, Source key) {
-        InstructorCopy copy = new InstructorCopy(read(key, Pins.NONE));
-        return copy.fits(questions) ? questions.stream().map(copy::keyed).toList() : questions;
-    }
-
-    private static KeyList keyList(Source key) {
-        return KeyListFinder.read(CueFinder.find(key, PieceSplitter.split(key)));
+    private static KeyList keyList(Source key, Drafts drafts) {
+        List<Cues> cues = CueFinder.find(key, PieceSplitter.split(key));
+        return KeyInOrder.inFile(cues, drafts.questions()).orElseGet(() -> KeyListFinder.read(cues));
     }
 
     /** The document's own title is the first guess, its file name the second. */
