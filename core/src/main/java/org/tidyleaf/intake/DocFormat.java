@@ -23,6 +23,7 @@ final class DocFormat implements Format {
             DocWalker walker = new DocWalker(document, lines);
             walker.walk(document.getHeaderStoryRange(), Place.HEADER);
             walker.walk(document.getRange(), Place.BODY);
+            walker.remainingBoxes();
             walker.walk(document.getFootnoteRange(), Place.FOOTNOTE);
             walker.walk(document.getCommentsRange(), Place.COMMENT);
             return new Source(name, "doc", lines.lines(), walker.figures(), walker.notes());

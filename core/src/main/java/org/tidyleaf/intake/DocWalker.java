@@ -31,6 +31,7 @@ final class DocWalker {
 
     private final HWPFDocument document;
     private final LineCollector lines;
+    private final DocTextBoxes textBoxes;
     private final List<Figure> figures = new ArrayList<>();
     private final List<Note> notes = new ArrayList<>();
     private final Map<Integer, AbstractWordUtils.NumberingState> numbering = new HashMap<>();
@@ -40,6 +41,7 @@ final class DocWalker {
     DocWalker(HWPFDocument document, LineCollector lines) {
         this.document = document;
         this.lines = lines;
+        this.textBoxes = new DocTextBoxes(document);
     }
 
     List<Figure> figures() {
@@ -59,7 +61,20 @@ final class DocWalker {
                 paragraph(story.getParagraph(i), place, Optional.empty());
                 i++;
             }
+            if (place == Place.BODY) {
+                boxes(i < story.numParagraphs() ? story.getParagraph(i).getStartOffset() : Integer.MAX_VALUE);
+            }
         }
+    }
+
+    /** The text boxes that are anchored above a place, below the paragraph that holds their anchor. */
+    private void boxes(int place) {
+        textBoxes.before(place).forEach(box -> walk(box, Place.TEXT_BOX));
+    }
+
+    /** Those whose anchor is lost; their text is not. */
+    void remainingBoxes() {
+        textBoxes.rest().forEach(box -> walk(box, Place.TEXT_BOX));
     }
 
     /**
