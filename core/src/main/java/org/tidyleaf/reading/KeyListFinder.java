@@ -34,7 +34,7 @@ final class KeyListFinder {
 
     /** "Part 1: 1B 2A. Part 2: 6 wax": the parts by their names. */
     private static final Pattern PART_NAMED =
-            Vocabulary.pattern("(?:^|(?<=[\\s.;,]))((?:" + Vocabulary.ALL.either("section", "question")
+            Vocabulary.pattern("(?:^|(?<=[\\s.;,]))((?:" + Vocabulary.ALL.either("section", "question", "passage_head")
                     + "|ex)\\.?\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,4}))\\s*[:.)\u2013-]\\s+");
 
     /** "I. 1-b, 2-a   II. 3, 1, 2": parts by their numerals or letters, far apart. */

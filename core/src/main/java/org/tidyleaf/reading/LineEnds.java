@@ -12,7 +12,8 @@ final class LineEnds {
 
     private static final Pattern ANSWER_BEHIND = Vocabulary.pattern("((?<=[.?!:_\u2026)])\\s+|\\s{2,}|\\s)([(\\[]?(?:"
             + Vocabulary.ALL.either("answer", "model") + "\\.?\\s*[:=]|"
-            + Vocabulary.ALL.either("answer_initial") + ":)\\s*\\S)");
+            + Vocabulary.ALL.either("answer_initial") + ":)\\s*\\S|(?<=\\s{3}|\\t)" + Vocabulary.ALL.either("answer")
+            + "\\.\\s+\\S)");
 
     /** A line that announces what it says is of one piece. */
     private static final Pattern ANNOUNCED = Vocabulary.pattern(
@@ -170,7 +171,8 @@ final class LineEnds {
     /** "… try ______. Answer: square": the answer behind the question on its own line is a part by itself. */
     private static List<Integer> withAnswer(Line line, List<Integer> cuts) {
         String text = line.text();
-        if (text.indexOf(':') < 0 && text.indexOf('=') < 0) {
+        boolean wide = text.contains("   ") || text.indexOf('\t') >= 0;
+        if (text.indexOf(':') < 0 && text.indexOf('=') < 0 && !wide) {
             return cuts;
         }
         Matcher answer = ANSWER_BEHIND.matcher(text);

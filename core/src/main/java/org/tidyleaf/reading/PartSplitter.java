@@ -158,7 +158,9 @@ final class PartSplitter {
         boolean ask = draft.options.stream()
                 .allMatch(option -> ASKS.matcher(text(option)).matches());
         boolean pointed = draft.options.stream()
-                .allMatch(option -> PointsFinder.beside(text(option)).isPresent());
+                .allMatch(option -> PointsFinder.beside(text(option)).isPresent()
+                        || text(option).endsWith(")")
+                                && PointsFinder.bareBeside(text(option)).isPresent());
         boolean alternatives =
                 draft.options.stream().allMatch(option -> AlternativesMaker.hasAlternatives(text(option)));
         boolean odd = ODD.matcher(text(draft.stem)).find()

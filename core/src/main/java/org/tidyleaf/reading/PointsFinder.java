@@ -13,7 +13,9 @@ final class PointsFinder {
 
     private static final String NUMBER = "(\\d{1,3}(?:[.,]\\d{1,2})?|" + Vocabulary.ALL.either("numbers") + ")";
     private static final String WORD = Vocabulary.ALL.either("points");
-    private static final String EACH = Vocabulary.ALL.either("each");
+    /** German "je 2 Punkte" means each, Dutch "kun je 20 punten halen" means you. */
+    private static final String EACH =
+            "(?<!\\b(?:kun|kan|krijg|haal|verdien|heb|als|dat|moet|mag|scoor)\\s)" + Vocabulary.ALL.either("each");
 
     private static final Pattern ONLY = Vocabulary.pattern(
             "[(\\[]?\\s*(?:" + NUMBER + "\\s*" + WORD + "\\.?|" + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");

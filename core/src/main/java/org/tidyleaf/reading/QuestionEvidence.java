@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import org.tidyleaf.question.ExtendedText;
@@ -12,6 +13,9 @@ final class QuestionEvidence {
     private static final double GUESSED_TYPE = 0.4;
 
     private QuestionEvidence() {}
+
+    /** So many points a short answer may be worth. */
+    private static final BigDecimal FEW = BigDecimal.valueOf(3);
 
     static List<String> of(List<Draft> drafts, int index, GatheredKey key) {
         Draft draft = drafts.get(index);
@@ -33,12 +37,21 @@ final class QuestionEvidence {
         return evidence;
     }
 
+    /** Nobody gives so many points for a word. */
+    private static boolean isWorthAText(ExtendedText open) {
+        return open.particulars()
+                .points()
+                .filter(points -> points.compareTo(FEW) > 0)
+                .isPresent();
+    }
+
     /** @param leftOpen whether most others have their keys, so that this one has none because it is written freely */
     static double doubt(Draft draft, Question question, GatheredKey key, boolean leftOpen) {
         boolean guessed = question instanceof ExtendedText open
                 && open.answer().isEmpty()
                 && draft.writingLines() == 0
                 && !OpenMaker.asksToExplain(open.particulars().stem().plain())
+                && !isWorthAText(open)
                 && !leftOpen;
         double doubt = key.conflict().isPresent() ? Math.max(draft.doubt, 0.5) : draft.doubt;
         return Math.round(Math.max(doubt, guessed ? GUESSED_TYPE : 0) * 1000) / 1000.0;

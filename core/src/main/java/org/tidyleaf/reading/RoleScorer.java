@@ -94,7 +94,7 @@ final class RoleScorer {
                 && before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent();
         fit += asked && cues.text().length() > Surroundings.FULL_LINE && !announced ? CLEAR + LEANING : 0;
         fit += from.role() == Role.SECTION && announcedTable(cues, before) ? CLEAR + LEANING : 0;
-        fit += isTaleOverLetters(index, from) ? CLEAR + CLEAR : 0;
+        fit += isTaleOverLetters(index, from) || isTaleOverNumbers(index, from) ? CLEAR + CLEAR : 0;
         boolean framed =
                 cues.line().layout().cell().filter(cell -> cell.columns() == 1).isPresent()
                         && cues.text().length() > Surroundings.FULL_LINE
@@ -137,6 +137,22 @@ final class RoleScorer {
                 && cues.is(Trait.ENDS_SENTENCE)
                 && !cues.is(Trait.INSTRUCTION_WORD)
                 && cues.text().length() > Surroundings.FULL_LINE;
+    }
+
+    /** "Text 2: The salt road" over a text, and right below that the number 1 anew. */
+    private boolean isTaleOverNumbers(int index, Step from) {
+        boolean named = from.role() == Role.SECTION
+                && around.above(index)
+                        .filter(head -> !head.is(Trait.PASSAGE_WORD) && !head.is(Trait.INSTRUCTION_WORD))
+                        .isPresent();
+        return named
+                && around.isTale(index)
+                && index + 1 < all.size()
+                && all.get(index + 1)
+                        .number()
+                        .filter(label -> label.ordinal() == 1)
+                        .isPresent()
+                && habits.chained().contains(index + 1);
     }
 
     private double stem(int index, Step from) {
