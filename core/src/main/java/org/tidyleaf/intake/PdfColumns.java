@@ -2,7 +2,9 @@ package org.tidyleaf.intake;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
@@ -67,6 +69,11 @@ final class PdfColumns {
     private static final Pattern BOX =
             Pattern.compile("[\u2610-\u2612\u25a1\u25a2\u25cb\u25ef\u2022]|[(\\[]\\s?[xX]?\\s?[)\\]]");
 
+    private static final Pattern DOT_AT_END = Pattern.compile("[\u2022\u25cf\u25cb\u00b7]$");
+
+    /** All but one row in so many. */
+    private static final int NEARLY = 5;
+
     private PdfColumns() {}
 
     /** The rows of all pages; where one page has columns, few rows in the same place make a column on another. */
@@ -100,7 +107,8 @@ final class PdfColumns {
                     && !isRepeated(within, block.gutter())
                     && !isPoints(within, block.gutter())
                     && !isLetteredAcross(within, block.gutter())
-                    && !isBoxedAcross(within, block.gutter());
+                    && !isBoxedAcross(within, block.gutter())
+                    && !goesOnAcross(within, block.gutter());
             if (columns) {
                 found.add(block.gutter());
                 ordered.addAll(cut(rows.subList(at, block.end()), block.gutter(), true));
@@ -292,6 +300,36 @@ final class PdfColumns {
             boxed += BOX.matcher(left).lookingAt() && BOX.matcher(right).lookingAt() ? 1 : 0;
         }
         return boxed > 1 && numbers > 1;
+    }
+
+    /**
+     * Where no number begins a row on the right, and nearly all there goes on with the left of its row: the next letter of the
+     * options, the same pair again and again, what a dot on the left leads to.
+     */
+    private static boolean goesOnAcross(List<PdfRow> rows, float gutter) {
+        Map<String, Integer> texts = new HashMap<>();
+        int behind = 0;
+        int across = 0;
+        for (PdfRow row : rows) {
+            String right = side(row, gutter, false);
+            if (NUMBER.matcher(right).lookingAt()) {
+                return false;
+            }
+            behind += right.isEmpty() ? 0 : 1;
+            texts.merge(right, 1, Integer::sum);
+        }
+        for (PdfRow row : rows) {
+            String left = side(row, gutter, true);
+            String right = side(row, gutter, false);
+            if (left.isEmpty() || right.isEmpty()) {
+                continue;
+            }
+            Matcher letter = LETTER.matcher(right);
+            boolean next = letter.lookingAt() && isBehind(left, letter.group(1).charAt(0));
+            boolean again = texts.get(right) > 1 && right.codePoints().anyMatch(Character::isLetter);
+            across += next || again || DOT_AT_END.matcher(left).find() ? 1 : 0;
+        }
+        return across > 2 && across * NEARLY >= behind * (NEARLY - 1);
     }
 
     private static String side(PdfRow row, float gutter, boolean left) {

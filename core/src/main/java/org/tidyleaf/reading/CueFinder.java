@@ -89,6 +89,8 @@ final class CueFinder {
         NumberedBoxes.label(all);
         NumberCells.label(all);
         BareNumbers.label(all);
+        AnsweredBullets.mark(all);
+        ChoicesInLines.label(all);
         NumberRuns.label(all);
         CountedLines.unlabel(all);
         NumberRanges.label(all);

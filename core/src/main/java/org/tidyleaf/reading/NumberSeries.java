@@ -187,7 +187,8 @@ final class NumberSeries {
         if (step == 0) {
             String above = seen.get(from).label().printed();
             String here = seen.get(to).label().printed();
-            if (Character.isDigit(here.charAt(here.length() - 1))) {
+            // Lines that only their place counts print nothing.
+            if (here.isEmpty() || Character.isDigit(here.charAt(here.length() - 1))) {
                 return -1;
             }
             boolean numerals =

@@ -32,7 +32,8 @@ final class SlashedOptions {
             Line line = source.lines().get(i);
             Line above = source.lines().get(i - 1);
             if (isList(line)
-                    && !isList(above)
+                    && !isListBeyondRoom(source, i, -1)
+                    && !isListBeyondRoom(source, i, 1)
                     && !LETTERED.matcher(above.text()).lookingAt()) {
                 lines.add(line.number());
                 several |= STROKE.split(line.text()).length > 2;
@@ -41,6 +42,17 @@ final class SlashedOptions {
         if (lines.size() < FEWEST_LINES || !several) {
             lines.clear();
         }
+    }
+
+    /** "the / closes / at / six", room to write, and another such line: words to put in order, with nothing asked between. */
+    private static boolean isListBeyondRoom(Source source, int from, int step) {
+        int at = from + step;
+        while (at >= 0
+                && at < source.lines().size()
+                && source.lines().get(at).text().codePoints().noneMatch(Character::isLetterOrDigit)) {
+            at += step;
+        }
+        return at >= 0 && at < source.lines().size() && isList(source.lines().get(at));
     }
 
     private static boolean isList(Line line) {
