@@ -160,7 +160,7 @@ final class GappedTexts {
         }
         // Words to choose from stand for the question that asks for them.
         Cues before = all.get(Math.max(0, from - 1));
-        boolean bank = before.line().layout().cell().isPresent() || BlockFinder.isWords(before.text());
+        boolean bank = before.line().layout().cell().isPresent() || GapBlocks.isWords(before.text());
         boolean counts = !bank && above == run.first() - 1 && (above > 0 || run.first() == 1);
         return counts && !isAskedBelow(all, run);
     }

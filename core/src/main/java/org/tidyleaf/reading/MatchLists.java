@@ -51,7 +51,7 @@ final class MatchLists {
         if (end == numbers) {
             end = shortNumbers(numbers);
         }
-        return numbers - from >= BlockFinder.FEWEST_PAIRS && end - numbers >= BlockFinder.FEWEST_PAIRS ? end : from;
+        return numbers - from >= PairBlocks.FEWEST_PAIRS && end - numbers >= PairBlocks.FEWEST_PAIRS ? end : from;
     }
 
     /** The end of short numbered lines that ask nothing; the start where letters or boxes to choose from stand below any. */
@@ -76,7 +76,7 @@ final class MatchLists {
         while (end < all.size() && BLANK_BEFORE.matcher(all.get(end).text()).matches()) {
             end++;
         }
-        return blanks - first < BlockFinder.FEWEST_PAIRS || end - second < blanks - first ? from : end;
+        return blanks - first < PairBlocks.FEWEST_PAIRS || end - second < blanks - first ? from : end;
     }
 
     /** Words by numbers or numerals and, right below them, at least as many lettered meanings; each list may have a head. */
@@ -90,7 +90,7 @@ final class MatchLists {
         while (end < all.size() && isLetter(end, end - second + 1)) {
             end++;
         }
-        if (heads - first < BlockFinder.FEWEST_PAIRS || end - second < heads - first) {
+        if (heads - first < PairBlocks.FEWEST_PAIRS || end - second < heads - first) {
             return lettersThenNumerals(from, first);
         }
         return end;
@@ -104,7 +104,7 @@ final class MatchLists {
         }
         int second = isListHead(letters) ? letters + 1 : letters;
         int end = endOfList(second, Label.Kind.ROMAN);
-        return letters - first < BlockFinder.FEWEST_PAIRS || end - second < letters - first ? from : end;
+        return letters - first < PairBlocks.FEWEST_PAIRS || end - second < letters - first ? from : end;
     }
 
     /** The place behind labels of a kind that count from the first one on and ask nothing. */

@@ -27,13 +27,13 @@ final class PairTables {
                 table.stream().filter(piece -> cell(all, piece).column() == 2).toList();
         long items =
                 table.stream().filter(piece -> cell(all, piece).column() == 0).count();
-        boolean lettered = targets.size() >= BlockFinder.FEWEST_PAIRS;
+        boolean lettered = targets.size() >= PairBlocks.FEWEST_PAIRS;
         for (int i = 0; i < targets.size(); i++) {
             String letter = String.valueOf((char) ('A' + i));
             lettered &= all.get(targets.get(i)).text().matches("(?i)[(]?" + letter + "[).:]?\\s+\\S.*");
         }
         return lettered
-                && items >= BlockFinder.FEWEST_PAIRS
+                && items >= PairBlocks.FEWEST_PAIRS
                 && items <= targets.size()
                 && table.stream().allMatch(piece -> cell(all, piece).columns() == 3)
                 && table.stream()
@@ -56,7 +56,7 @@ final class PairTables {
                 (cell.column() == 0 ? lefts : rights).add(cell.row());
             }
         }
-        return dots && lefts.size() >= BlockFinder.FEWEST_PAIRS && rights.size() >= lefts.size();
+        return dots && lefts.size() >= PairBlocks.FEWEST_PAIRS && rights.size() >= lefts.size();
     }
 
     /** Two columns, and in every row a word beside an empty cell; a row of two names may stand above. */
@@ -76,7 +76,7 @@ final class PairTables {
                 return false;
             }
         }
-        return rows.size() >= BlockFinder.FEWEST_PAIRS;
+        return rows.size() >= PairBlocks.FEWEST_PAIRS;
     }
 
     /** Three columns or more with names above and before, some cells filled, others left to be: a table to go on with. */
@@ -147,7 +147,7 @@ final class PairTables {
                 return false;
             }
         }
-        return lefts >= BlockFinder.FEWEST_PAIRS && rights >= lefts;
+        return lefts >= PairBlocks.FEWEST_PAIRS && rights >= lefts;
     }
 
     private static int number(String text) {
@@ -177,7 +177,7 @@ final class PairTables {
                 return false;
             }
         }
-        return letters >= BlockFinder.FEWEST_PAIRS && table.size() == 2 * letters;
+        return letters >= PairBlocks.FEWEST_PAIRS && table.size() == 2 * letters;
     }
 
     private static Cell cell(List<Cues> all, int piece) {
