@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.tidyleaf.source.Cell;
 
@@ -22,14 +21,6 @@ final class KeyListReader {
     /** A key file's title names the test too. */
     private static final Pattern FILE_HEADING = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*|[-\u2013\u2014:].{0,80})?");
-
-    private static final Pattern RUN =
-            Pattern.compile("(\\d{1,3})\\s*[-\u2013]\\s*(\\d{1,3})\\s*[:.)]?\\s*((?:[A-Za-z][ ,]?){2,60})");
-    /** "1b 2a 3c": a number and a letter, nothing else. */
-    private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
-
-    private static final Pattern DECIMAL =
-            Pattern.compile("(?:^|(?<=\\s{2}|[;,]\\s{0,2}))\\s*(\\d{1,2}\\.\\d{1,2}(?:\\.\\d{1,2})?)[.:)]?\\s+");
 
     private static final Pattern PART_HEAD = Vocabulary.pattern("((?:" + Vocabulary.ALL.either("section")
             + "|(?=.*?:\\s*[(]?\\d{1,3}[a-h]?\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
@@ -55,8 +46,6 @@ final class KeyListReader {
             Vocabulary.pattern(Vocabulary.ALL.either("answer", "model") + "\\.?\\s*[:=]\\s*");
     private static final Pattern LABELS_BEHIND = Pattern.compile("(?:\\t|\\s{2,})\\p{L}{2,12}\\s*:.*$");
 
-    private static final Pattern CODED = Pattern.compile("(?<=^|\\s)([A-Z]{1,3}\\d{1,3})[:.)]?\\s+(?=\\S)");
-
     private static final Pattern STEPS_OF_PART = Pattern.compile(
             "([IVX]{1,4}|[A-H])\\s*[.:)]\\s*(\\d{1,2}(?:\\s*[,;\u2013-]\\s*\\d{1,2}){2,}|[A-Za-z](?:\\s*[,;]\\s*[A-Za-z]){2,})[.]?");
 
@@ -73,10 +62,6 @@ final class KeyListReader {
     private static final Pattern OF_PART = Pattern.compile("[(\\[]([a-h])[)\\]]\\s+(\\S.*)");
     private static final Pattern NUMBER_ALONE =
             Vocabulary.pattern("(\\d{1,3})\\s*[.):]\\s*" + Vocabulary.ALL.either("answer", "model") + "\\.?\\s*:\\s*");
-
-    private static final Pattern FAR_APART = Pattern.compile("\\s*\\t\\s*|\\s{3,}");
-
-    private static final Pattern ABREAST = Pattern.compile("[(]?(\\d{1,3})\\s*[.):=]\\s*(\\S.{0,40})");
 
     /** "(1 point each, 6 in all)" below the heading answers nothing. */
     private static final Pattern POINTS_FIRST =
@@ -95,9 +80,11 @@ final class KeyListReader {
     private String heading = "";
     private String waiting = "";
     private final NumberedAnswers numbers = new NumberedAnswers();
+    private final KeyLineForms forms;
 
     KeyListReader(List<Cues> all) {
         this.all = all;
+        this.forms = new KeyLineForms(all);
     }
 
     /** "Key: 1 wax … 11 drew" wraps, and "12 found" stands on the last line of all. */
@@ -206,10 +193,7 @@ final class KeyListReader {
         if (isBelowNumber(piece, text)) {
             return;
         }
-        Matcher run = RUN.matcher(text);
-        if (run.lookingAt() && run.end() > text.length() - 3) {
-            run(run, cues.line().number());
-        }
+        takeCounting(KeyLineForms.run(text), cues.line().number());
         boolean onlyNumbers = numberRow.length > 0 && numberPiece == piece;
         if (items.size() == before && !onlyNumbers && isPart(text, cues.line().number())) {
             taken.add(piece);
@@ -225,19 +209,7 @@ final class KeyListReader {
                             add(answer.number(), answer.said(), cues.line().number()));
         }
         if (items.size() == before && !onlyNumbers) {
-            abreast(text, cues.line().number());
-        }
-        if (items.size() == before && !onlyNumbers) {
-            decimals(text, cues.line().number());
-        }
-        if (items.size() == before && !onlyNumbers) {
-            compact(text, cues.line().number());
-        }
-        if (items.size() == before && !onlyNumbers) {
-            numbered(text, cues.line().number());
-        }
-        if (items.size() == before && !onlyNumbers) {
-            coded(text, cues.line().number());
+            severalInLine(text, cues.line().number());
         }
         if (items.size() > before || FILE_HEADING.matcher(cues.text()).matches()) {
             taken.add(piece);
@@ -246,6 +218,53 @@ final class KeyListReader {
             numbers.last = 0;
             taken.add(piece);
         }
+    }
+
+    /** The first form that the line has. */
+    private void severalInLine(String text, int line) {
+        List<NumberedAnswers.Answer> abreast = KeyLineForms.abreast(text);
+        if (!abreast.isEmpty()) {
+            take(abreast, line);
+            // The columns go on below, from the number of the first.
+            numbers.last = Integer.parseInt(abreast.get(0).number());
+            return;
+        }
+        boolean found = take(forms.decimals(text), line)
+                || takeCounting(KeyLineForms.compact(text, numbers.last), line)
+                || take(numbers.cut(text), line);
+        if (!found) {
+            take(forms.coded(text, line), line);
+        }
+    }
+
+    private boolean take(List<NumberedAnswers.Answer> answers, int line) {
+        int before = items.size();
+        answers.forEach(answer -> add(answer.number(), answer.said(), line));
+        return items.size() > before;
+    }
+
+    /** The same of answers whose last number the next line counts on from. */
+    private boolean takeCounting(List<NumberedAnswers.Answer> answers, int line) {
+        if (!answers.isEmpty()) {
+            numbers.last = Integer.parseInt(answers.get(answers.size() - 1).number());
+        }
+        return take(answers, line);
+    }
+
+    /** "1.1 B  1.2 C". */
+    void decimals(String text, int line) {
+        take(forms.decimals(text), line);
+    }
+
+    /** "1b 2a". */
+    void compact(String text, int line) {
+        takeCounting(KeyLineForms.compact(text, numbers.last), line);
+    }
+
+    /** "A2 wax   A3 honey"; whether there are several. */
+    boolean coded(String text, int line) {
+        take(forms.coded(text, line), line);
+        return items.size() > 1;
     }
 
     /** "9. ANS:" with nothing behind it, and the answer on the line below. */
@@ -348,119 +367,17 @@ final class KeyListReader {
         return cell.strip().replaceAll(".*\\s", "");
     }
 
-    private void run(Matcher run, int line) {
-        int first = Integer.parseInt(run.group(1));
-        int end = Integer.parseInt(run.group(2));
-        String letters = run.group(3).replaceAll("[ ,]", "");
-        if (end - first + 1 == letters.length()) {
-            for (int i = 0; i < letters.length(); i++) {
-                add(String.valueOf(first + i), letters.substring(i, i + 1), line);
-            }
-            numbers.last = end;
-        }
-    }
-
-    /** "1.1 B  1.2 C" where the questions are numbered so. */
-    void decimals(String text, int line) {
-        boolean numbered = all.stream()
-                        .flatMap(cues -> cues.labels().stream())
-                        .filter(label -> label.shape().equals(LabelFinder.DECIMAL_SHAPE))
-                        .limit(SEVERAL)
-                        .count()
-                == SEVERAL;
-        Matcher matcher = DECIMAL.matcher(text);
-        String number = "";
-        int from = -1;
-        while (numbered && matcher.find()) {
-            if (from < 0 && matcher.start() > 0) {
-                return;
-            }
-            if (from >= 0) {
-                add(number, text.substring(from, matcher.start()), line);
-            }
-            number = matcher.group(1);
-            from = matcher.end();
-        }
-        if (from >= 0) {
-            add(number, text.substring(from), line);
-        }
-    }
-
     /** What one line says of one of several parts: numbers and their answers, or an answer to it as a whole. */
     void ofPart(String head, String text, int line) {
         heading = head;
         numbers.last = 0;
         int before = items.size();
-        compact(text, line);
-        if (items.size() == before) {
+        if (!takeCounting(KeyLineForms.compact(text, numbers.last), line)) {
             numbered(text, line);
         }
         if (items.size() == before) {
             items.add(new KeyList.Item(head, "", text, line));
         }
-    }
-
-    /** "1. A        6. B" above "2. C        7. D": answers that count downwards, in columns. */
-    private void abreast(String text, int line) {
-        List<Matcher> answers = Stream.of(FAR_APART.split(text.strip()))
-                .map(ABREAST::matcher)
-                .filter(Matcher::matches)
-                .toList();
-        int[] counted = answers.stream()
-                .mapToInt(answer -> Integer.parseInt(answer.group(1)))
-                .toArray();
-        boolean downwards = counted.length > 1
-                && counted.length == FAR_APART.split(text.strip()).length
-                && IntStream.range(1, counted.length).allMatch(i -> counted[i] > counted[i - 1] + 1);
-        if (downwards) {
-            answers.forEach(answer -> add(answer.group(1), answer.group(2), line));
-            numbers.last = counted[0];
-        }
-    }
-
-    void compact(String text, int line) {
-        String[] words = text.strip().split("\\s+|(?<=[,;])");
-        int above = numbers.last;
-        List<KeyList.Item> found = new ArrayList<>();
-        for (String word : words) {
-            Matcher matcher = COMPACT.matcher(word.strip());
-            if (!matcher.matches() || Integer.parseInt(matcher.group(1)) <= above) {
-                return;
-            }
-            above = Integer.parseInt(matcher.group(1));
-            found.add(new KeyList.Item(heading, matcher.group(1), matcher.group(2), line));
-        }
-        if (found.size() > 1) {
-            items.addAll(found);
-            numbers.last = above;
-        }
-    }
-
-    /** "A2 wax   A3 honey": the codes of questions above, each with its answer behind it. */
-    boolean coded(String text, int line) {
-        Set<String> codes = new HashSet<>();
-        for (Cues cues : all) {
-            cues.labels().stream()
-                    .filter(label ->
-                            label.kind() == Label.Kind.CODE && cues.line().number() != line)
-                    .forEach(label -> codes.add(label.printed()));
-        }
-        Matcher matcher = CODED.matcher(text);
-        String code = "";
-        int from = 0;
-        while (matcher.find()) {
-            if (codes.contains(matcher.group(1))) {
-                if (!code.isEmpty()) {
-                    add(code, text.substring(from, matcher.start()), line);
-                }
-                code = matcher.group(1);
-                from = matcher.end();
-            }
-        }
-        if (!code.isEmpty()) {
-            add(code, text.substring(from), line);
-        }
-        return items.size() > 1;
     }
 
     /** The answers of a line with their numbers. */
