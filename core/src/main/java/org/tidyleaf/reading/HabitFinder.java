@@ -50,10 +50,13 @@ final class HabitFinder {
      * @param inBlocks places of pairs and the like, which stand for a question as numbers do
      */
     static Habits find(List<Cues> all, Set<Integer> without, Set<Integer> inBlocks) {
-        Map<String, List<Seen>> series = series(all, without);
+        Set<Integer> counted = StatementsToChoose.numbered(all);
+        Set<Integer> others = new HashSet<>(without);
+        others.addAll(counted);
+        Map<String, List<Seen>> series = series(all, others);
         Map<String, List<Seen>> chains = new TreeMap<>();
         Set<Integer> listed = new HashSet<>();
-        Set<Integer> apart = new HashSet<>(without);
+        Set<Integer> apart = new HashSet<>(others);
         apart.removeAll(inBlocks);
         Map<String, List<Seen>> through = series(all, apart);
         series.forEach((shape, seen) -> NumberSeries.questionSeries(seen)
@@ -64,6 +67,7 @@ final class HabitFinder {
         listed.addAll(BulletsInStems.find(all));
         Set<Integer> statements = StatementsToChoose.find(all);
         listed.addAll(statements);
+        listed.addAll(counted);
         withoutStrayCodes(chains);
         Set<Integer> numberedHeads = NumberedHeads.withoutNumberedHeads(all, through, chains);
         numberedHeads.addAll(DecimalHeads.takeOut(all, chains));

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -19,6 +20,12 @@ final class ListedOrder {
 
     private static final String BETWEEN = "\\s*[;,>\u2192<]\\s*|\\s+/\\s+|\\s+[\u2013-]\\s+";
 
+    private static final Pattern ASKED = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
+
+    private static final Pattern LABELLED = Pattern.compile("(?<=^|\\s)\\(([A-Z])\\)\\s+(?=\\S)");
+
+    private static final Pattern LETTER = Pattern.compile("\\b[A-Z]\\b");
+
     private static final int FEWEST = 3;
 
     private ListedOrder() {}
@@ -27,6 +34,10 @@ final class ListedOrder {
     static Optional<Order> find(Particulars particulars, GatheredKey key) {
         String asked = particulars.stem().typed();
         Matcher listed = LISTED.matcher(asked);
+        Optional<Order> labelled = labelled(particulars, key);
+        if (labelled.isPresent()) {
+            return labelled;
+        }
         if (asked.indexOf(':') < 0 || particulars.stem().gapCount() > 0 || !listed.matches()) {
             return Optional.empty();
         }
@@ -43,6 +54,41 @@ final class ListedOrder {
                 particulars.withStem(lead),
                 items.stream().map(Prose::of).toList(),
                 key.text().isEmpty() ? List.of() : order));
+    }
+
+    /** "Arrange in the order of use. (P) sand (Q) cut (R) mark" with the key "R Q P": steps by letters that count on within the sentence. */
+    private static Optional<Order> labelled(Particulars particulars, GatheredKey key) {
+        String asked = particulars.stem().typed();
+        List<MatchResult> steps = LABELLED.matcher(asked).results().toList();
+        boolean countOn = steps.size() >= FEWEST
+                && IntStream.range(1, steps.size()).allMatch(i -> letter(steps.get(i)) == letter(steps.get(i - 1)) + 1);
+        if (!countOn || !ASKED.matcher(asked.substring(0, steps.get(0).start())).find()) {
+            return Optional.empty();
+        }
+        List<Integer> order = LETTER.matcher(key.text().orElse(""))
+                .results()
+                .map(found -> found.group().charAt(0) - letter(steps.get(0)))
+                .toList();
+        boolean whole = order.size() == steps.size()
+                && new HashSet<>(order).size() == order.size()
+                && order.stream().allMatch(place -> place >= 0 && place < steps.size());
+        if (!whole && key.text().isPresent()) {
+            return Optional.empty();
+        }
+        List<Prose> items = IntStream.range(0, steps.size())
+                .mapToObj(i -> asked.substring(
+                        steps.get(i).end(),
+                        i + 1 < steps.size() ? steps.get(i + 1).start() : asked.length()))
+                .map(text -> Prose.of(text.strip().replaceFirst("[,;]$", "")))
+                .toList();
+        Prose lead = particulars
+                .stem()
+                .cut(0, asked.substring(0, steps.get(0).start()).stripTrailing().length());
+        return Optional.of(new Order(particulars.withStem(lead), items, whole ? order : List.of()));
+    }
+
+    private static char letter(MatchResult step) {
+        return step.group(1).charAt(0);
     }
 
     private static List<String> split(String text) {

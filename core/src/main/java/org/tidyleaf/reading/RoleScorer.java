@@ -280,6 +280,11 @@ final class RoleScorer {
         fit += cues.is(Trait.OFF_BODY) || cues.is(Trait.ONE_WILL_DO) ? 2 * SURE : 0;
         boolean ends = cues.is(Trait.END_WORD) && from.option() != Step.BEFORE_TITLE;
         fit += ends && cues.labels().isEmpty() ? CLEAR : 0;
+        boolean below =
+                around.above(index).filter(above -> above.is(Trait.FIGURE_ONLY)).isPresent();
+        boolean titled = !cues.is(Trait.INSTRUCTION_WORD)
+                && TraitFinder.TITLED_CAPTION.matcher(cues.text()).matches();
+        fit += below && (cues.is(Trait.CAPTION) || titled) ? CLEAR : 0;
         fit += cues.announces(Announces.LABEL) || cues.is(Trait.OPTIONS_ONLY) ? SURE : 0;
         fit += cues.spaceBefore() > 0 && from.inQuestion() ? SLIGHT : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) ? LEANING : 0;

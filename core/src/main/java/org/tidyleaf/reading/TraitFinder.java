@@ -63,6 +63,10 @@ final class TraitFinder {
     private static final Pattern CAPTION =
             Vocabulary.pattern(WORDS.either("caption") + "\\.?\\s+(?:\\d{1,2}(?:\\.\\d{1,2})?[a-d]?|[A-H])\\s*[.:]?");
 
+    /** "Figure 1. Sign at the door". */
+    static final Pattern TITLED_CAPTION = Vocabulary.pattern(
+            WORDS.either("caption") + "\\.?\\s+(?:\\d{1,2}(?:\\.\\d{1,2})?[a-d]?|[A-H])\\s*[.:\u2013-]\\s+[^?]{2,70}");
+
     private static final Pattern SECTION =
             Vocabulary.pattern(WORDS.either("section") + "(?:\\s{1,2}|\\s*[\u2013\u2014-]\\s*)(?:"
                     + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
