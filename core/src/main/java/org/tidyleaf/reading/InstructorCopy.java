@@ -22,10 +22,16 @@ final class InstructorCopy {
     private static final int FEWEST_WORDS = 3;
 
     private final Map<String, ReadQuestion> byStem = new HashMap<>();
-    private final List<Question> all;
+    private final Map<String, Question> same = new HashMap<>();
+    private final Map<String, List<Question>> byNumber = new HashMap<>();
 
     InstructorCopy(Reading copy) {
-        all = copy.questions().stream().map(ReadQuestion::question).toList();
+        for (ReadQuestion read : copy.questions()) {
+            Question question = read.question();
+            same.putIfAbsent(stem(question), question);
+            byNumber.computeIfAbsent(question.particulars().number(), number -> new ArrayList<>())
+                    .add(question);
+        }
         copy.questions().stream()
                 .filter(read -> read.question().isKeyed() && read.keySource() != KeySource.NONE)
                 .forEach(read -> byStem.putIfAbsent(stem(read.question()), read));
@@ -56,12 +62,10 @@ final class InstructorCopy {
     private Optional<Question> again(Source source, Draft draft) {
         String own = stem(source, draft);
         boolean telling = own.split(" ").length >= FEWEST_WORDS;
-        return all.stream()
-                .filter(copy -> stem(copy).equals(own)
-                        || telling
-                                && stem(copy).startsWith(own + " ")
-                                && copy.particulars().number().equals(draft.number))
-                .findFirst();
+        return Optional.ofNullable(same.get(own))
+                .or(() -> byNumber.getOrDefault(draft.number, List.of()).stream()
+                        .filter(copy -> telling && stem(copy).startsWith(own + " "))
+                        .findFirst());
     }
 
     /** The rest of a text behind the words that it begins with. */

@@ -12,8 +12,11 @@ final class LineEnds {
 
     private static final Pattern ANSWER_BEHIND = Vocabulary.pattern("((?<=[.?!:_\u2026)])\\s+|\\s{2,}|\\s)([(\\[]?(?:"
             + Vocabulary.ALL.either("answer", "model") + "\\.?\\s*[:=]|"
-            + Vocabulary.ALL.either("answer_initial") + ":)\\s*\\S|(?<=\\s{3}|\\t)" + Vocabulary.ALL.either("answer")
-            + "\\.\\s+\\S)");
+            + Vocabulary.ALL.either("answer_initial") + ":)\\s*\\S)");
+
+    /** "d) ash      Ans. b" needs no colon. */
+    private static final Pattern WIDE_ANSWER =
+            Vocabulary.pattern("(\\t\\s*|\\s{3,})(" + Vocabulary.ALL.either("answer") + "\\.\\s+\\S)");
 
     /** A line that announces what it says is of one piece. */
     private static final Pattern ANNOUNCED = Vocabulary.pattern(
@@ -171,12 +174,14 @@ final class LineEnds {
     /** "… try ______. Answer: square": the answer behind the question on its own line is a part by itself. */
     private static List<Integer> withAnswer(Line line, List<Integer> cuts) {
         String text = line.text();
-        boolean wide = text.contains("   ") || text.indexOf('\t') >= 0;
-        if (text.indexOf(':') < 0 && text.indexOf('=') < 0 && !wide) {
+        boolean told = text.indexOf(':') >= 0 || text.indexOf('=') >= 0;
+        boolean wide = text.indexOf('.') > 0 && (text.contains("   ") || text.indexOf('\t') >= 0);
+        if (!told && !wide) {
             return cuts;
         }
-        Matcher answer = ANSWER_BEHIND.matcher(text);
         int last = cuts.isEmpty() ? 0 : cuts.get(cuts.size() - 1);
+        Matcher behind = WIDE_ANSWER.matcher(text);
+        Matcher answer = wide && behind.find(last) ? behind.reset() : ANSWER_BEHIND.matcher(text);
         boolean found = !ANNOUNCED.matcher(text).lookingAt() && answer.find(last);
         while (found && !isApart(line, answer)) {
             found = answer.find();

@@ -26,6 +26,9 @@ final class MarkedStatements {
 
     private static final int FEWEST = 2;
 
+    /** In signs. */
+    private static final int LONGEST = 400;
+
     private MarkedStatements() {}
 
     /** The statements against the two words; empty where the text above names no pair or a letter is of neither. */
@@ -96,6 +99,9 @@ final class MarkedStatements {
     /** "True (T) or false (F)?" over "Bees dance.    T" and "Drones sting.    F", or with room behind each. */
     static Optional<Grid> judgedBehind(Draft draft, Particulars particulars, ProseMaker prose) {
         int first = draft.stem.size();
+        if (first <= FEWEST) {
+            return Optional.empty();
+        }
         while (first > 0 && isJudgedBehind(draft, prose, first - 1)) {
             first--;
         }
@@ -129,7 +135,8 @@ final class MarkedStatements {
     private static boolean isJudgedBehind(Draft draft, ProseMaker prose, int line) {
         Segment whole = draft.stem.get(line);
         return draft.writing.contains(whole.line())
-                || JUDGED_BEHIND.matcher(prose.raw(whole)).matches();
+                || whole.to() - whole.from() < LONGEST
+                        && JUDGED_BEHIND.matcher(prose.raw(whole)).matches();
     }
 
     private static String number(Draft draft, ProseMaker prose, int line) {

@@ -282,15 +282,18 @@ final class RoleScorer {
         fit += ends && cues.labels().isEmpty() ? CLEAR : 0;
         boolean below =
                 around.above(index).filter(above -> above.is(Trait.FIGURE_ONLY)).isPresent();
-        boolean titled = !cues.is(Trait.INSTRUCTION_WORD)
-                && TraitFinder.TITLED_CAPTION.matcher(cues.text()).matches();
-        fit += below && (cues.is(Trait.CAPTION) || titled) ? CLEAR : 0;
+        fit += below && (cues.is(Trait.CAPTION) || isTitledCaption(cues)) ? CLEAR : 0;
         fit += cues.announces(Announces.LABEL) || cues.is(Trait.OPTIONS_ONLY) ? SURE : 0;
         fit += cues.spaceBefore() > 0 && from.inQuestion() ? SLIGHT : 0;
         fit -= cues.is(Trait.FIGURE_ONLY) ? LEANING : 0;
         // Nothing stands between a passage and its questions but more of it.
         fit -= from.role() == Role.STIMULUS && !furniture ? LEANING : 0;
         return fit - (around.isNextStem(index) || around.optionLabel(index).isPresent() ? CLEAR : 0);
+    }
+
+    private static boolean isTitledCaption(Cues cues) {
+        return !cues.is(Trait.INSTRUCTION_WORD)
+                && TraitFinder.TITLED_CAPTION.matcher(cues.text()).matches();
     }
 
     /** What it costs to end the document there: where no question is numbered, a last line without options is none. */
