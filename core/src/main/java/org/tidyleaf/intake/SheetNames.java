@@ -14,7 +14,9 @@ final class SheetNames {
     private static final int MOST_SHEETS = 50;
 
     /** What programs call a new sheet: "Sheet1", "Tabelle2", "Feuil3" says nothing of it. */
-    private static final Pattern GIVEN = Pattern.compile("\\p{L}{4,10} ?\\d{1,2}|[Ss]heet");
+    private static final Pattern GIVEN = Pattern.compile(
+            "(?:sheet|tabelle|blatt|feuil|feuille|hoja|foglio|planilha|folha|arkusz|blad|worksheet) ?\\d{0,2}",
+            Pattern.CASE_INSENSITIVE);
 
     private SheetNames() {}
 

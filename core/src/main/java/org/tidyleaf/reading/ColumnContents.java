@@ -80,7 +80,11 @@ final class ColumnContents {
 
     /** "What do slugs avoid? | copper* | lettuce | wet soil": in most rows a sign stands beside one of the options. */
     private Map<Integer, Columns.Use> signed(int question) {
-        List<Integer> options = List.copyOf(columns().tailSet(question, false));
+        List<Integer> behind = List.copyOf(columns().tailSet(question, false));
+        int last = behind.size() - 1;
+        // What each row is worth stands behind its options.
+        boolean worth = last > 1 && isNumeric(behind.get(last)) && !isNumeric(behind.get(last - 1));
+        List<Integer> options = worth ? behind.subList(0, last) : behind;
         long signed = rows.values().stream()
                 .filter(row -> options.stream()
                         .anyMatch(column -> row.containsKey(column)
@@ -94,6 +98,9 @@ final class ColumnContents {
         options.forEach(column -> uses.put(
                 column,
                 new Columns.Use(Columns.Kind.OPTION, String.valueOf((char) ('A' + options.indexOf(column))), false)));
+        if (worth) {
+            uses.put(behind.get(last), new Columns.Use(Columns.Kind.POINTS, "", false));
+        }
         columns().headSet(question).stream()
                 .filter(this::isNumeric)
                 .findFirst()

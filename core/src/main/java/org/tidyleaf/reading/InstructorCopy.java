@@ -2,10 +2,12 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.tidyleaf.question.ChoiceQuestion;
@@ -92,14 +94,35 @@ final class InstructorCopy {
 
     private static Optional<Question> merged(Question own, Question copy) {
         if (own instanceof ChoiceQuestion choice && copy instanceof ChoiceQuestion keyed) {
-            Set<Integer> key = keyed.key();
-            boolean same = choice.options().size() == keyed.options().size();
+            Set<Integer> key = places(keyed, choice);
+            boolean same = choice.options().size() == keyed.options().size()
+                    && key.size() == keyed.key().size();
             return same
                     ? Optional.of(choice.takesSeveral() || key.size() == 1 ? choice.withKey(key) : several(choice, key))
                     : Optional.empty();
         }
         // Without options the copy knows better how the answer is given.
         return own instanceof ChoiceQuestion ? Optional.empty() : Optional.of(copy.withParticulars(own.particulars()));
+    }
+
+    /** Where the right options of the copy stand among one's own, which another version of the test may have in another order. */
+    private static Set<Integer> places(ChoiceQuestion copy, ChoiceQuestion own) {
+        List<String> texts = texts(own);
+        List<String> others = texts(copy);
+        boolean shuffled = !texts.equals(others)
+                && new HashSet<>(texts).size() == texts.size()
+                && new HashSet<>(texts).equals(new HashSet<>(others));
+        return shuffled
+                ? copy.key().stream()
+                        .map(place -> texts.indexOf(others.get(place)))
+                        .collect(Collectors.toCollection(TreeSet::new))
+                : copy.key();
+    }
+
+    private static List<String> texts(ChoiceQuestion question) {
+        return question.options().stream()
+                .map(option -> AnswerParser.bare(option.text().plain()))
+                .toList();
     }
 
     private static Question several(ChoiceQuestion choice, Set<Integer> key) {

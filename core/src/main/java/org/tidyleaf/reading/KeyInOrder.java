@@ -64,8 +64,9 @@ final class KeyInOrder {
 
     /** "BDACA" and nothing else in a file of its own: a letter for each question, or for each with options. */
     static Optional<KeyList> inFile(List<Cues> key, List<Draft> questions) {
-        String letters =
-                key.stream().map(Cues::text).collect(Collectors.joining()).replaceAll("[\\s,;.]", "");
+        String whole = key.stream().map(Cues::text).collect(Collectors.joining(" "));
+        Matcher name = NAME.matcher(whole);
+        String letters = whole.substring(name.lookingAt() ? name.end() : 0).replaceAll("[\\s,;.]", "");
         List<Draft> choices =
                 questions.stream().filter(draft -> draft.options.size() > 1).toList();
         boolean all = letters.length() == questions.size();

@@ -103,7 +103,10 @@ class NamedPicturesTest {
         assertThat(source.notes()).hasSize(range == null ? 0 : 1);
     }
 
-    /** ECMA-376 part 1, 18.8.30: number format 16 is d-mmm; 18.17.4: day 46086 is the 5th of March 2026. */
+    /**
+     * ECMA-376 part 1, 18.8.30: number format 16 is d-mmm, 14 has the year too and shows a date; 18.17.4: day 46086 is the 5th of
+     * March 2026.
+     */
     @Test
     void aDayWithoutAYearInASheetIsARange() throws IOException, IntakeException {
         String main = "http://schemas.openxmlformats.org/spreadsheetml/2006/main";
@@ -117,7 +120,7 @@ class NamedPicturesTest {
                 "<worksheet xmlns='" + main
                         + "'><sheetData><row><c r='A1' s='1'><v>46086</v></c><c r='B1' s='2'><v>46086</v></c></row></sheetData></worksheet>");
         Source source = new Intake().read("t.xlsx", zip(files));
-        assertThat(source.lines()).extracting(Line::text).containsExactly("3-5", "46086");
+        assertThat(source.lines()).extracting(Line::text).containsExactly("3-5", "2026-03-05");
         assertThat(source.notes()).hasSize(1);
     }
 
