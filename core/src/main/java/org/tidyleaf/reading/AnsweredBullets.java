@@ -18,7 +18,7 @@ final class AnsweredBullets {
     private AnsweredBullets() {}
 
     static void mark(List<Cues> all) {
-        if (all.stream().anyMatch(cues -> cues.has(Label.Kind.NUMBER) && !cues.is(Trait.OFF_BODY))) {
+        if (Cues.areNumbered(all)) {
             return;
         }
         for (int i = 0; i < all.size(); i++) {
@@ -42,9 +42,7 @@ final class AnsweredBullets {
                 .orElseThrow();
         Label number = new Label(Label.Kind.NUMBER, ordinal, "", SHAPE, bullet.from(), bullet.end());
         all.set(place, cues.withLabels(List.of(number)));
-        Cues answer = all.get(place + 1);
-        int from = answer.piece().segment().from();
-        all.set(place + 1, answer.withLead(new Cues.Lead(Cues.Announces.KEY, from)));
+        all.set(place + 1, all.get(place + 1).asAnswer());
     }
 
     private static boolean isAsked(Cues cues) {

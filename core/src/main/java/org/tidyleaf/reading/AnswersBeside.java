@@ -43,9 +43,7 @@ final class AnswersBeside {
             }
         }
         for (int answer : asked >= FEWEST && answers.size() == asked ? answers : List.<Integer>of()) {
-            Cues cues = all.get(answer);
-            int from = cues.piece().segment().from();
-            all.set(answer, cues.withLabels(List.of()).withLead(new Cues.Lead(Cues.Announces.KEY, from)));
+            all.set(answer, all.get(answer).asAnswer());
         }
     }
 

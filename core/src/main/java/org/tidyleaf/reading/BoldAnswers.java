@@ -26,10 +26,7 @@ final class BoldAnswers {
             }
         }
         for (int place : answers.size() >= FEWEST ? answers : List.<Integer>of()) {
-            Cues cues = all.get(place);
-            Cues.Lead lead =
-                    new Cues.Lead(Cues.Announces.KEY, cues.piece().segment().from());
-            all.set(place, cues.withLead(lead));
+            all.set(place, all.get(place).asAnswer());
         }
     }
 

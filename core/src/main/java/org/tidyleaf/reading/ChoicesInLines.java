@@ -29,7 +29,7 @@ final class ChoicesInLines {
     private ChoicesInLines() {}
 
     static void label(List<Cues> all) {
-        if (all.stream().anyMatch(cues -> cues.has(Label.Kind.NUMBER) && !cues.is(Trait.OFF_BODY))) {
+        if (Cues.areNumbered(all)) {
             return;
         }
         tell(

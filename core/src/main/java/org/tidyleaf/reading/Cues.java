@@ -183,6 +183,17 @@ record Cues(
         return new Cues(piece, line, text, margin, labels, sign, Optional.of(other), words, traits);
     }
 
+    /** The same piece as an answer, all of it, whatever it begins with. */
+    Cues asAnswer() {
+        return withLabels(List.of())
+                .withLead(new Lead(Announces.KEY, piece.segment().from()));
+    }
+
+    /** Whether any piece of the text itself has a number before it. */
+    static boolean areNumbered(List<Cues> all) {
+        return all.stream().anyMatch(cues -> cues.has(Label.Kind.NUMBER) && !cues.is(Trait.OFF_BODY));
+    }
+
     /** The same piece as one that announces nothing. */
     Cues withoutLead() {
         return new Cues(piece, line, text, margin, labels, sign, Optional.empty(), words, traits);

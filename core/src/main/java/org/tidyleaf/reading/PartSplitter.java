@@ -118,20 +118,17 @@ final class PartSplitter {
                 && draft.words.isEmpty()
                 && draft.ranks.isEmpty()
                 && draft.options.stream().noneMatch(option -> option.signed);
-        return several
-                && (draft.options.stream().allMatch(option -> PrintedPairs.endsWithPair(text(option)))
-                        || draft.options.stream()
-                                .allMatch(option -> pairBefore(option).isPresent())
-                        || areJudged(draft));
+        return several && (havePairs(draft) || areJudged(draft));
+    }
+
+    /** "True / False" printed behind each, or before each. */
+    private boolean havePairs(Draft draft) {
+        return draft.options.stream().allMatch(option -> !option.signed && PrintedPairs.endsWithPair(text(option)))
+                || draft.options.stream().allMatch(option -> pairBefore(option).isPresent());
     }
 
     private boolean hasParts(Draft draft) {
-        boolean judgedLines = draft.options.size() > 1
-                && draft.options.stream().allMatch(option -> !option.signed && PrintedPairs.endsWithPair(text(option)));
-        if (judgedLines
-                || draft.options.size() > 1
-                        && draft.options.stream()
-                                .allMatch(option -> pairBefore(option).isPresent())) {
+        if (draft.options.size() > 1 && havePairs(draft)) {
             return true;
         }
         boolean boxed = draft.options.size() > 1

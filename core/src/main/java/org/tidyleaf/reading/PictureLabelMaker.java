@@ -32,6 +32,8 @@ final class PictureLabelMaker {
             Vocabulary.pattern("\\b(?-i:[A-Z](?:\\s?,\\s?[A-Z])+|\\d(?:\\s?,\\s?\\d)+)\\s?,?\\s?"
                     + Vocabulary.ALL.either("and") + "\\s(?-i:[A-Z]|\\d)\\b");
 
+    private static final Pattern ONE_LABEL = Pattern.compile("\\b(?:[A-Z]|\\d)\\b");
+
     private PictureLabelMaker() {}
 
     /** @param words the names printed to choose from, or empty */
@@ -82,7 +84,7 @@ final class PictureLabelMaker {
     private static List<String> range(String text) {
         Matcher list = LABEL_LIST.matcher(text);
         if (list.find()) {
-            return Pattern.compile("\\b(?:[A-Z]|\\d)\\b")
+            return ONE_LABEL
                     .matcher(list.group())
                     .results()
                     .map(MatchResult::group)

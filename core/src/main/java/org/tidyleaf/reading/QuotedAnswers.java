@@ -28,10 +28,7 @@ final class QuotedAnswers {
             }
         }
         for (int place : sure || quoted.size() > 1 ? quoted : List.<Integer>of()) {
-            Cues cues = all.get(place);
-            Cues.Lead lead =
-                    new Cues.Lead(Cues.Announces.KEY, cues.piece().segment().from());
-            all.set(place, cues.withLabels(List.of()).withLead(lead));
+            all.set(place, all.get(place).asAnswer());
         }
     }
 
