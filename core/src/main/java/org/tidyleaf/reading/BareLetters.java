@@ -13,7 +13,10 @@ import org.tidyleaf.source.Line;
 /** "A 12 mm", "B 15 mm", "C 18 mm" on lines one below the other: letters without a full stop, known by their run. */
 final class BareLetters {
 
-    private static final Pattern BARE = Pattern.compile("([A-H])(?:\\s+)(?=\\S)|([a-h])(?:\\s{2,}|\\t)\\s*(?=\\S)");
+    private static final Pattern BARE = Pattern.compile("([A-H])(?:\\s+)(?=\\S)|([a-h])(?:\\s+)(?=\\S)");
+
+    /** "a queen cells": a small letter close to what it letters may be a word, three of them are none. */
+    private static final Pattern CLOSE = Pattern.compile("[a-h] (?=\\S)");
 
     private static final Pattern APART =
             Pattern.compile("(?<=^\\d{1,3}\\s{1,4}|^|\\s{2}|\\t)([A-Ha-h])(?:\\s+)(?=[^\\s_.\u2026])");
@@ -172,9 +175,16 @@ final class BareLetters {
             }
             at = next < all.size() && isLetter(all.get(next), (char) (first + places.size())) ? next : at;
         }
-        for (int i = 0; i < places.size() && places.size() > 1; i++) {
+        boolean close = places.stream().anyMatch(i -> isClose(all.get(i)));
+        int fewest = close ? FEWEST_APART : FEWEST_APART - 1;
+        for (int i = 0; i < places.size() && places.size() >= fewest; i++) {
             add(all, places.get(i), i + 1);
         }
+    }
+
+    private static boolean isClose(Cues cues) {
+        Matcher matcher = CLOSE.matcher(cues.text());
+        return matcher.region(signEnd(cues), cues.text().length()).lookingAt();
     }
 
     private static boolean isBetween(Cues cues) {
@@ -235,18 +245,19 @@ final class BareLetters {
             return List.of();
         }
         List<Integer> starts = new ArrayList<>();
+        boolean close = false;
         Matcher matcher = APART.matcher(text);
         while (matcher.find()) {
             String letter = matcher.group(1);
             boolean small = Character.isLowerCase(letter.charAt(0));
             boolean next = Character.toUpperCase(letter.charAt(0)) == 'A' + starts.size();
-            boolean apart = !small || matcher.group().length() > 2;
-            if (next && apart) {
+            if (next) {
+                close |= small && matcher.group().length() <= 2;
                 starts.add(matcher.start());
             }
         }
         boolean small = !starts.isEmpty() && Character.isLowerCase(text.charAt(starts.get(0)));
-        return starts.size() >= (small ? FEWEST_APART - 1 : FEWEST_APART)
+        return starts.size() >= (small && !close ? FEWEST_APART - 1 : FEWEST_APART)
                 ? starts.stream().filter(start -> start > 0).toList()
                 : List.of();
     }

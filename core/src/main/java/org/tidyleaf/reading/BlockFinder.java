@@ -238,6 +238,10 @@ final class BlockFinder {
         for (int i = from; i < end; i++) {
             found.put(i, Blocks.Kind.STEP);
         }
+        boolean alone = from > 1 && number(from - 1).isEmpty() && pairs.isHead(from - 2);
+        if (alone) {
+            pairs.lead(from - 1);
+        }
     }
 
     /** "1  metre", "2  inch", "3  yard": numbers without a sign of their own that count from 1. */

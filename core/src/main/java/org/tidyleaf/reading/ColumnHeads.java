@@ -103,7 +103,7 @@ final class ColumnHeads {
         if (WORDS.has("options", word) || WRONG.matcher(head).matches()) {
             return use(Columns.Kind.OPTION, "");
         }
-        if (WORDS.has("points", word)) {
+        if (WORDS.has("points", word) || WORDS.has("column_points", word)) {
             return use(Columns.Kind.POINTS, "");
         }
         if (WORDS.has("hint", word)) {

@@ -99,6 +99,7 @@ final class CueFinder {
         LettersGoingOn.label(all);
         ExerciseHeads.label(all);
         BoldLetterHeads.mark(all);
+        NamedNumbers.mark(all);
         UnsignedNumerals.label(all);
         LettersBelowNumbers.mark(all);
         WrappedWords.mark(all);
@@ -109,6 +110,7 @@ final class CueFinder {
         PlusSigns.mark(all);
         FarLetters.mark(all);
         AnswersBehindRoom.mark(all);
+        AnswersBehindDashes.mark(all);
         RemarksBehindOptions.mark(all);
         VerdictsInBrackets.mark(all);
         OddSigns.mark(all);

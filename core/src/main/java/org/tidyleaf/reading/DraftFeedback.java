@@ -18,6 +18,10 @@ final class DraftFeedback {
 
     void add(Draft draft, int index, Assigned piece) {
         Cues cues = piece.cues();
+        if (cues.text().codePoints().noneMatch(Character::isLetterOrDigit)) {
+            // A dash in its cell says that there is none.
+            return;
+        }
         Optional<Boolean> ifRight = JudgedFeedback.isForRight(cues)
                 .or(() -> columns.at(index).map(Columns.Use::name).flatMap(JudgedFeedback::isForRight));
         if (ifRight.isPresent()) {

@@ -257,6 +257,7 @@ final class DraftMaker {
         }
         Optional<Label> label =
                 piece.step().more() ? Optional.empty() : stemLabel(cues).or(() -> headLabel(index));
+        label.flatMap(number -> NamedNumbers.in(cues, number)).ifPresent(draft.labels::add);
         boolean asks =
                 label.isEmpty() && !piece.step().more() && habits.headings().contains(index);
         int from = asks ? DraftSections.labelEnd(cues) : cues.contentStart(label);

@@ -55,6 +55,7 @@ final class DraftSections {
         String head = cues.line().text().substring(whole.from(), told);
         String title = each.filter(found -> found.to() <= head.length())
                 .or(() -> PointsFinder.factorsAtEnd(head))
+                .or(() -> bracketsAtEnd(head))
                 .map(found -> without(head, found))
                 .orElse(head);
         sections.add(new Section(unstretched(title.strip()), Prose.EMPTY));
@@ -62,6 +63,14 @@ final class DraftSections {
         if (told < whole.to() && NumberedRoom.forLetters(cues.text()).isEmpty()) {
             tell(new Segment(whole.line(), told, whole.to()));
         }
+    }
+
+    /** "Section B (10 marks)": what all of its questions are worth. */
+    private static Optional<PointsFinder.Found> bracketsAtEnd(String head) {
+        return PointsFinder.beside(head)
+                .filter(found -> found.from() > 0
+                        && found.to() == head.length()
+                        && head.stripTrailing().matches("(?s).*[)\\]]"));
     }
 
     /** "Part   A.   Multiple   choice": a heading that fills its line, with no two words as near as words are. */
@@ -81,6 +90,10 @@ final class DraftSections {
         boolean open = before.indexOf('(') < 0 && found.brackets(text);
         String rest = open && behind.startsWith(",") ? "(" + behind.substring(1).stripLeading() : behind;
         String kept = rest.isBlank() ? DASH_AT_END.matcher(before).replaceFirst("") : before;
+        if (rest.matches("[.,:;]\\s*") && kept.stripTrailing().matches("(?s).*[.:!?]")) {
+            // "Section one. Each question carries 2 marks.": the stop was that of the points.
+            return kept.stripTrailing();
+        }
         return (rest.matches("[.,:;].*") ? kept.stripTrailing() : kept) + rest;
     }
 

@@ -12,7 +12,8 @@ final class EssayPoints {
     private static final Pattern ASKS_FOR_TEXT =
             Vocabulary.pattern("(?:.*[.:!,]\\s+|.{0,16}\\s)?" + Vocabulary.ALL.either("explain") + "\\b.*");
 
-    private static final Pattern SPEAKS_ON = Pattern.compile(".*[:.\u2026]\\s*");
+    private static final Pattern SPEAKS_ON =
+            Vocabulary.pattern(".*(?:[:.\u2026]|\\b" + Vocabulary.ALL.either("mention") + ")\\s*");
 
     private EssayPoints() {}
 
@@ -27,7 +28,7 @@ final class EssayPoints {
             while (end < all.size() && all.get(end).has(Label.Kind.BULLET)) {
                 end++;
             }
-            boolean answered = end < all.size() && all.get(end).lead().isPresent();
+            boolean answered = end < all.size() && isAnswer(all.get(end));
             boolean signed =
                     all.subList(i, end).stream().anyMatch(cues -> cues.sign().isPresent());
             for (int at = i; at < end && !answered && !signed; at++) {
@@ -35,6 +36,11 @@ final class EssayPoints {
             }
         }
         return found;
+    }
+
+    /** Not "Marking: one mark each", which answers no question with options. */
+    private static boolean isAnswer(Cues cues) {
+        return cues.lead().isPresent() && !Vocabulary.ALL.mentions(cues.words(), "model");
     }
 
     /** The line above ends in a colon or a full stop and asks, by itself or from the line before it on, for a text. */

@@ -121,6 +121,9 @@ final class FieldTables {
                 String label = name == null ? "" : ColumnHeads.name(all.get(name));
                 Columns.Use field = head == null ? new Columns.Use(Columns.Kind.LABEL, label, false) : head;
                 uses.put(value, new Columns.Use(field.kind(), field.name(), begins && !numbered));
+                if (field.kind() == Columns.Kind.OPTION && OptionCells.holdsOptions(all, value)) {
+                    OptionCells.cell(all, value).forEach(piece -> uses.put(piece, field));
+                }
             }
             begun |= begins;
         }

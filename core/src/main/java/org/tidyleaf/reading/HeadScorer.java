@@ -28,6 +28,11 @@ final class HeadScorer {
     private static final Pattern SUBJECT =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("subject") + "\\s*:\\s*\\S.*");
 
+    private static final Pattern PARTICULAR = Pattern.compile("\\p{L}[\\p{L} ]{1,20}:\\s+\\S.*");
+
+    private static final Pattern NAMED_SECTION = Vocabulary.pattern(Vocabulary.ALL.either("section") + "\\s+(?:"
+            + Vocabulary.ALL.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*[.:)]\\s");
+
     private static final Pattern DIRECTIONS_FOR = Vocabulary.pattern(
             Vocabulary.ALL.either("directions") + "\\s*\\([^()\\d]{0,14}\\d{1,3}\\s?[-\u2013]\\s?\\d{1,3}\\)");
 
@@ -111,6 +116,8 @@ final class HeadScorer {
         fit += isStyledTitle(cues) ? SURE : 0;
         fit += cues.is(Trait.BOLD) ? LEANING : 0;
         fit += cues.is(Trait.CENTERED) ? LEANING : 0;
+        // Capitals would head a part as well.
+        fit += cues.is(Trait.CENTERED) && cues.is(Trait.CAPITALS) && cues.is(Trait.TEST_WORD) ? LEANING + SLIGHT : 0;
         // What stands far behind it ("Time: 1 hour") is no part of a title.
         boolean brief =
                 cues.is(Trait.SHORT) || cues.text().split("\\t|\\s{4,}", 2)[0].length() < LONGEST_TITLE;
@@ -131,12 +138,25 @@ final class HeadScorer {
         fit -= cues.is(Trait.SCHOOL_WORD) && !cues.is(Trait.TEST_WORD) ? SURE : 0;
         fit -= cues.is(Trait.COLON) ? CLEAR : 0;
         fit += index == topHead ? CLEAR : 0;
+        fit -= isParticular(cues) ? LEANING : 0;
         // "Total: 40 marks" says what the paper is worth.
         fit -= Vocabulary.ALL.mentions(cues.words(), "points")
                         && cues.text().matches("\\W*\\p{L}+(?:\\s\\p{L}+)?\\s*[:=]\\s*\\d+\\s*\\p{L}*\\W*")
                 ? CLEAR
                 : 0;
         return fit - (hasOwnLabel(index) ? CLEAR : 0);
+    }
+
+    /** "Duration: 45 minutes" beside other cells. */
+    private static boolean isParticular(Cues cues) {
+        return cues.text().indexOf(':') > 0
+                && cues.line()
+                        .layout()
+                        .cell()
+                        .filter(cell -> cell.columns() > 1)
+                        .isPresent()
+                && !cues.is(Trait.BOLD)
+                && PARTICULAR.matcher(cues.text()).matches();
     }
 
     private static boolean isStyledTitle(Cues cues) {
@@ -271,6 +291,8 @@ final class HeadScorer {
         fit -= asks || cues.is(Trait.GAP) ? LEANING : 0;
         fit -= cues.is(Trait.RULE) || cues.is(Trait.FIGURE_ONLY) ? SURE : 0;
         fit -= cues.sign().isPresent() || isLabelledHead(index) ? CLEAR : 0;
+        // "SECTION ONE. Each question carries 2 marks." heads what it tells something of.
+        fit -= cues.is(Trait.SECTION_WORD) && NAMED_SECTION.matcher(cues.text()).lookingAt() ? CLEAR : 0;
         fit -= around.loneHeads().contains(index) || around.isStemWithoutNumber(index) ? SURE : 0;
         return fit - (around.isNextStem(index) || around.optionLabel(index).isPresent() ? SURE : 0);
     }

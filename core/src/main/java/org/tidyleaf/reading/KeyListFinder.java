@@ -32,17 +32,6 @@ final class KeyListFinder {
     /** "A) 1c 2a  B) 6 wasp": the letters of the parts between the answers. */
     private static final Pattern PART_BETWEEN = Pattern.compile("(?:^|\\s)[A-Z][.)]\\s+(?=[(]?\\d{1,3}\\W?\\s?\\p{L})");
 
-    /** "Part 1: 1B 2A. Part 2: 6 wax": the parts by their names. */
-    private static final Pattern PART_NAMED =
-            Vocabulary.pattern("(?:^|(?<=[\\s.;,]))((?:" + Vocabulary.ALL.either("section", "question", "passage_head")
-                    + "|ex)\\.?\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,4}))\\s*[:.)\u2013-]\\s+");
-
-    /** "I. 1-b, 2-a   II. 3, 1, 2": parts by their numerals or letters, far apart. */
-    private static final Pattern PART_FAR = Pattern.compile("(?:^\\s*|\\t|\\s{3,})([IVX]{1,4}|[A-H])\\s*[.:)]\\s+");
-
-    private static final Pattern FIRST_ANSWER = Pattern.compile("[(]?1\\s*[.):=-]?\\s*[(]?\\p{L}");
-    private static final Pattern STEPS = Pattern.compile("\\d{1,2}(?:\\s*[,;-]\\s*\\d{1,2}){2}");
-
     private static final Pattern LETTERS_ONLY = Vocabulary.pattern("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*(?:"
             + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*)?[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
 
@@ -157,7 +146,7 @@ final class KeyListFinder {
                 String numbers = behind ? whole.substring(0, part.start()) : whole;
                 String said = PART_BETWEEN.matcher(numbers).replaceAll(" ").strip();
                 List<Integer> wrapped = wrappedDecimals(all, i);
-                byParts(reader, whole, line);
+                KeyLineParts.of(whole).forEach(named -> reader.ofPart(named.head(), named.said(), line));
                 if (reader.items.isEmpty()) {
                     reader.decimals(withLines(all, said, wrapped), line);
                 }
@@ -209,44 +198,6 @@ final class KeyListFinder {
                 .map(lead -> cues.line().text().substring(lead.end(), to))
                 .filter(said -> said.codePoints().anyMatch(Character::isLetterOrDigit))
                 .isPresent();
-    }
-
-    private static void byParts(KeyListReader reader, String text, int line) {
-        Matcher part = (beginAnew(text) ? PART_FAR : PART_NAMED).matcher(text);
-        List<Integer> starts = new ArrayList<>();
-        List<Integer> ends = new ArrayList<>();
-        List<String> heads = new ArrayList<>();
-        while (part.find()) {
-            starts.add(part.start());
-            ends.add(part.end());
-            heads.add(part.group(1));
-        }
-        boolean whole = starts.size() > 1 && text.substring(0, starts.get(0)).isBlank();
-        for (int i = 0; whole && i < starts.size(); i++) {
-            int end = i + 1 < starts.size() ? starts.get(i + 1) : text.length();
-            String said = text.substring(ends.get(i), end).strip().replaceFirst("[.;]$", "");
-            reader.ofPart(heads.get(i), said, line);
-        }
-    }
-
-    /** Whether the answers of at least two numbered parts begin with 1, or say nothing of numbers. */
-    private static boolean beginAnew(String text) {
-        Matcher part = PART_FAR.matcher(text);
-        List<String> heads = new ArrayList<>();
-        int begun = 0;
-        while (part.find()) {
-            heads.add(part.group(1));
-            String said = text.substring(part.end());
-            begun += FIRST_ANSWER.matcher(said).lookingAt()
-                            || STEPS.matcher(said).lookingAt()
-                    ? 1
-                    : 0;
-        }
-        boolean first = !heads.isEmpty() && text.strip().startsWith(heads.get(0));
-        return first
-                && begun > 1
-                && (heads.subList(0, 2).equals(List.of("I", "II"))
-                        || heads.subList(0, 2).equals(List.of("A", "B")));
     }
 
     /** The lines that the key wraps over, where one of them goes on with "4.2 …" in the middle of it. */

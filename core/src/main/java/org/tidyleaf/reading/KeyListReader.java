@@ -171,7 +171,7 @@ final class KeyListReader {
 
     private void line(int piece) {
         Cues cues = all.get(piece);
-        if (cues.is(Cues.Trait.OFF_BODY)) {
+        if (cues.is(Cues.Trait.OFF_BODY) || taken.contains(piece)) {
             return;
         }
         if (cues.is(Cues.Trait.POINTS_EACH) && POINTS_FIRST.matcher(cues.text()).lookingAt()) {
@@ -188,8 +188,18 @@ final class KeyListReader {
         int before = items.size();
         tabbed(piece);
         wholePart(cues);
-        String text = withoutHead(CircledSigns.plain(
-                cues.line().text().substring(cues.piece().segment().from()).strip()));
+        String whole = CircledSigns.plain(
+                cues.line().text().substring(cues.piece().segment().from()).strip());
+        List<KeyLineParts.Part> parts = KeyLineParts.lettered(whole);
+        if (!parts.isEmpty()) {
+            parts = KeyLineParts.lettered(whole + wrapped(piece, whole));
+        }
+        parts.forEach(part -> ofPart(part.head(), part.said(), cues.line().number()));
+        if (!parts.isEmpty()) {
+            taken.add(piece);
+            return;
+        }
+        String text = withoutHead(whole);
         if (isBelowNumber(piece, text)) {
             return;
         }
@@ -218,6 +228,29 @@ final class KeyListReader {
             numbers.last = 0;
             taken.add(piece);
         }
+    }
+
+    /** What a full line of several parts wraps over: the lines right below it that name no part at their beginning. */
+    private String wrapped(int piece, String text) {
+        StringBuilder below = new StringBuilder();
+        String last = text;
+        int at = piece + 1;
+        while (at < all.size() && last.length() > NumberedAnswers.FULL_LINE) {
+            Cues cues = all.get(at);
+            boolean further = isSameLine(at);
+            boolean wraps =
+                    cues.spaceBefore() == 0 && !cues.is(Cues.Trait.OFF_BODY) && !KeyLineParts.isNamed(cues.text());
+            if (!further && !wraps) {
+                break;
+            }
+            if (!further) {
+                last = cues.line().text();
+                below.append(' ').append(last);
+            }
+            taken.add(at);
+            at++;
+        }
+        return below.toString();
     }
 
     /** The first form that the line has. */

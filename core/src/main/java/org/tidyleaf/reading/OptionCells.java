@@ -84,7 +84,8 @@ final class OptionCells {
         return new Columns.Use(kind, "", false);
     }
 
-    private static boolean holdsOptions(List<Cues> all, int first) {
+    /** Whether a cell, given its first piece, holds several options below one another, each with its box or letter. */
+    static boolean holdsOptions(List<Cues> all, int first) {
         List<Integer> pieces = cell(all, first);
         return pieces.size() >= FEWEST_OPTIONS
                 && pieces.stream()
@@ -94,7 +95,7 @@ final class OptionCells {
     }
 
     /** All pieces of the cell that a piece begins. */
-    private static List<Integer> cell(List<Cues> all, int first) {
+    static List<Integer> cell(List<Cues> all, int first) {
         Optional<Cell> cell = all.get(first).line().layout().cell();
         List<Integer> pieces = new ArrayList<>();
         for (int i = first; i < all.size() && all.get(i).line().layout().cell().equals(cell); i++) {

@@ -120,14 +120,16 @@ final class PairBlocks {
 
     /** What stands right above the pairs asks for them, unless it heads a section. */
     void lead(int piece) {
-        boolean heads = all.get(piece).is(Trait.SECTION_WORD)
-                || all.get(piece).is(Trait.HEADING)
-                || ListHeads.isOne(all, piece);
-        if (!heads) {
+        if (!isHead(piece)) {
             boolean goesOn = number(piece).isEmpty() && all.get(piece).spaceBefore() == 0;
             Blocks.Kind kind = goesOn ? Blocks.Kind.LEAD : Blocks.Kind.NEW_LEAD;
             found.put(piece, isBelowBareNumber(piece) ? Blocks.Kind.LEAD_ON : kind);
         }
+    }
+
+    /** Whether a line heads a section by its looks or words. */
+    boolean isHead(int piece) {
+        return all.get(piece).is(Trait.SECTION_WORD) || all.get(piece).is(Trait.HEADING) || ListHeads.isOne(all, piece);
     }
 
     /** "QUESTION 5", "Topic: tools", and only then what is asked. */

@@ -69,6 +69,8 @@ final class PieceSplitter {
         RepeatedCuts answers = AnswersBehindRoom.cuts(source);
         RepeatedCuts remarks = RemarksBehindOptions.cuts(source);
         RepeatedCuts judged = VerdictsInBrackets.cuts(source);
+        RepeatedCuts verdictsBehind = AnswersBehindDashes.verdicts(source);
+        RepeatedCuts answersBehind = AnswersBehindDashes.setApart(source);
         int next = 0;
         for (Line line : source.lines()) {
             if (line.number() <= next) {
@@ -107,7 +109,9 @@ final class PieceSplitter {
                                     fields.cut(line),
                                     answers.cut(line),
                                     remarks.cut(line),
-                                    judged.cut(line))
+                                    judged.cut(line),
+                                    verdictsBehind.cut(line),
+                                    answersBehind.cut(line))
                             .max()
                             .orElse(0))) {
                 pieces.add(new Piece(new Segment(line.number(), from, cut), from == 0));

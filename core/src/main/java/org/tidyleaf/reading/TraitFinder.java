@@ -34,8 +34,8 @@ final class TraitFinder {
     /** Pictures typed before a word, as chat assistants like them. */
     static final Pattern DECORATION = Pattern.compile("(?:[\\p{So}\ufe0f\u200d]\\s*)+(?=\\p{L})");
 
-    private static final Pattern FILL_IN =
-            Vocabulary.pattern("\\b" + WORDS.either("fill") + "\\b[^_.\u2026]{0,14}(?:_{3,}|\\.{5,}|\u2026{2,})");
+    private static final Pattern FILL_IN = Vocabulary.pattern(
+            "\\b" + WORDS.either("fill") + "(?:\\b|(?<=^.{0,20})\\.)[^_.\u2026]{0,14}(?:_{3,}|\\.{5,}|\u2026{2,})");
 
     private static final Pattern FILL_IN_BARE =
             Vocabulary.pattern("(?:" + WORDS.either("fill") + "\\s*:\\s*(?:/\\s*\\d+)?\\s*){1,6}");
@@ -49,6 +49,10 @@ final class TraitFinder {
     /** A rule to write on, with a unit behind it perhaps. */
     static final Pattern WRITING = Pattern.compile(
             "(?:[_.\u2026]{3,}\\s*[,;<>\u2192-]?\\s*)+[^\\s_.\u2026?!]{0,10}|(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{2,}\\s*){2,}|\\[\\s{5,}]");
+
+    /** "..... and .....": room for two answers on one line. */
+    private static final Pattern TWO_ROOMS =
+            Vocabulary.pattern("[_.\u2026]{4,}\\s*(?:" + WORDS.either("and") + "|&)\\s*[_.\u2026]{4,}\\s*\\.?");
 
     private static final Pattern SENTENCE_END = Pattern.compile("[.!?:;][\"'\u201d\u2019)\\]]?\\z");
 
@@ -194,10 +198,13 @@ final class TraitFinder {
                         && RANGE_ONLY.matcher(text).matches());
         add(traits, Trait.TEST_WORD, text.length() < SHORT * 2 && WORDS.mentions(words, "test_word"));
         add(traits, Trait.SCHOOL_WORD, WORDS.mentions(words, "school_word") && isOfSchool(text));
+        boolean twoRooms =
+                text.length() < LONGEST_SEARCHED && TWO_ROOMS.matcher(text).matches();
         add(
                 traits,
                 Trait.RULE,
                 text.length() < LONGEST_SEARCHED
+                        && !twoRooms
                         && (RULE.matcher(text).matches()
                                 || LONE_BULLET.matcher(text).matches()));
         add(
