@@ -84,20 +84,24 @@ final class PdfAcross {
         return across > 1 && across * 2 > both;
     }
 
-    /** Boxes in one row on both sides, and all numbers on the left: what stands on the right goes on with the left. */
+    /** Boxes in one row on both sides, and all numbers and letters on the left: what stands on the right goes on with the left. */
     private static boolean isBoxedAcross(List<PdfRow> rows, float gutter) {
         int boxed = 0;
         int numbers = 0;
         for (PdfRow row : rows) {
             String left = side(row, gutter, true);
             String right = side(row, gutter, false);
-            if (NUMBER.matcher(right).lookingAt()) {
+            if (isLabelled(right)) {
                 return false;
             }
-            numbers += NUMBER.matcher(left).lookingAt() ? 1 : 0;
+            numbers += isLabelled(left) ? 1 : 0;
             boxed += BOX.matcher(left).lookingAt() && BOX.matcher(right).lookingAt() ? 1 : 0;
         }
         return boxed > 1 && numbers > 1;
+    }
+
+    private static boolean isLabelled(String text) {
+        return NUMBER.matcher(text).lookingAt() || LETTER.matcher(text).lookingAt();
     }
 
     /**

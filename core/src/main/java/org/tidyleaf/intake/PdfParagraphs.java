@@ -70,6 +70,10 @@ final class PdfParagraphs {
             Pattern.compile("[(\\[][_.\u2026]*\\s*/?\\s*\\d{1,3}(?:[.,]\\d)?(?:\\s?\\p{L}{1,8}\\.?)?[)\\]]"
                     + "|[-\u2013\u2014]\\s+\\d{1,3}\\s?\\p{L}{1,8}\\.?");
 
+    /** "first.      (6 marks)": the end of a sentence, and far behind it what it is worth. */
+    private static final Pattern WORTH_BEHIND = Pattern.compile(
+            "\\p{Ll}[^\\t]*\\S(?:\\s{2,}|\\t)\\s*[(\\[]\\d{1,3}(?:[.,]\\d)?(?:\\s?\\p{L}{1,8}\\.?)?[)\\]]");
+
     /** "… Use the (4)" over "______ to loosen": a gap within the sentence. */
     private static final Pattern GAP_GOES_ON = Pattern.compile("[_.\u2026]{3,}[,;]?\\s\\p{Ll}.*");
 
@@ -256,8 +260,10 @@ final class PdfParagraphs {
                     && WITHIN_LIST.matcher(next.spaced()).matches()) {
                 return true;
             }
+            boolean worth = !isWide(row) && WORTH_BEHIND.matcher(next.spaced()).matches();
             return lower
-                    && (listed
+                    && (worth
+                            || listed
                             || next.lastPart().isEmpty()
                                     && LABEL_ALONE.matcher(text).matches());
         }

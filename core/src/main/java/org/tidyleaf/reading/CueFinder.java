@@ -64,6 +64,7 @@ final class CueFinder {
         markWrappedRules(all);
         markTotalsInCode(all);
         markLoneJudgements(all);
+        NumberedTitles.unlabel(all);
         WordsAsBullets.unlabel(all);
         DataCodes.unlabel(all);
         GluedLabels.label(all);
@@ -116,6 +117,7 @@ final class CueFinder {
         OddSigns.mark(all);
         PercentsBefore.mark(all);
         LabelLines.mark(all);
+        LabelsInStrokes.mark(all);
         RoomBelowPictures.mark(all);
         RulesOfPaper.mark(all);
         EntryForms.mark(all);

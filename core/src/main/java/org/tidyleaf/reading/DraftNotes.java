@@ -58,6 +58,9 @@ final class DraftNotes {
             }
         } else if (points.isPresent()) {
             open.ifPresent(draft -> draft.points = points);
+            if (LabelsInStrokes.isLine(said)) {
+                open.ifPresent(draft -> draft.labels.add(said));
+            }
         } else {
             open.ifPresent(draft -> draft.labels.add(said));
         }
@@ -65,8 +68,10 @@ final class DraftNotes {
 
     /** "Tags: health; year 1  |  2 marks". */
     private static Optional<BigDecimal> inPart(String text) {
-        return Stream.of(text.split("\\s*[|;]\\s*|\\t+"))
-                .skip(1)
+        boolean parted = LabelsInStrokes.isLine(text);
+        return (parted
+                        ? LabelsInStrokes.parts(text).stream()
+                        : Stream.of(text.split("\\s*[|;]\\s*|\\t+")).skip(1))
                 .flatMap(part -> PointsFinder.only(part.strip()).stream())
                 .findFirst();
     }

@@ -58,7 +58,8 @@ final class DraftSections {
                 .or(() -> bracketsAtEnd(head))
                 .map(found -> without(head, found))
                 .orElse(head);
-        sections.add(new Section(unstretched(title.strip()), Prose.EMPTY));
+        String named = told < whole.to() ? title.strip().replaceFirst("\\s*:$", "") : title.strip();
+        sections.add(new Section(unstretched(named), Prose.EMPTY));
         said.add(cues.text());
         if (told < whole.to() && NumberedRoom.forLetters(cues.text()).isEmpty()) {
             tell(new Segment(whole.line(), told, whole.to()));
@@ -127,7 +128,7 @@ final class DraftSections {
     }
 
     private static Optional<PointsFinder.Found> each(Cues cues) {
-        return Vocabulary.ALL.mentions(cues.words(), "points") ? PointsFinder.each(cues.text()) : Optional.empty();
+        return PointsFinder.isMentioned(cues) ? PointsFinder.each(cues.text()) : Optional.empty();
     }
 
     /** Takes a line of instructions. */

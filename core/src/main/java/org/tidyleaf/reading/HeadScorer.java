@@ -51,6 +51,7 @@ final class HeadScorer {
     private final Set<Integer> directions;
     private final Set<Integer> directionsForAll;
     private final boolean boldStems;
+    private final Set<Integer> rangesWithin;
 
     HeadScorer(List<Cues> all, Habits habits, Surroundings around) {
         this.all = all;
@@ -64,6 +65,7 @@ final class HeadScorer {
                 .boxed()
                 .collect(Collectors.toSet());
         this.directionsForAll = directionsForAll();
+        this.rangesWithin = RangesWithin.find(all);
         this.typeHeads = (int) all.stream()
                 .filter(cues -> cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty())
                 .count();
@@ -86,6 +88,11 @@ final class HeadScorer {
     /** "Directions: For questions 1-4 …; for questions 5-8 …" tells it all beforehand and goes with none of them. */
     boolean isDirectionsForAll(int index) {
         return directionsForAll.contains(index);
+    }
+
+    /** "Questions 4–6: True or false?" below the passage for 1 to 9. */
+    boolean isRangeWithin(int index) {
+        return rangesWithin.contains(index);
     }
 
     private Set<Integer> directionsForAll() {
@@ -192,6 +199,7 @@ final class HeadScorer {
                 : habits.headings().contains(index) ? CLEAR : 0;
         fit += (cues.is(Trait.BOLD) || cues.is(Trait.UNDERLINED)) && cues.is(Trait.SHORT) ? CLEAR : 0;
         fit += cues.is(Trait.RANGE_ONLY) ? SURE : 0;
+        fit += isRangeWithin(index) ? 2 * SURE : 0;
         fit += isBoldHead(index) ? CLEAR : 0;
         fit += cues.spaceBefore() > 0 ? SLIGHT : 0;
         fit -= (cues.is(Trait.QUESTION_MARK) && !isLabelledHead(index)) || cues.is(Trait.GAP) ? CLEAR : 0;
@@ -316,7 +324,8 @@ final class HeadScorer {
                 || index > 0 && all.get(index - 1).is(Trait.FILL_IN);
         boolean apart = belowTitle
                 && index + 2 < all.size()
-                && cues.spaceBefore() > 0
+                && (cues.spaceBefore() > 0
+                        || cues.is(Trait.BOLD) && !all.get(index - 1).is(Trait.BOLD))
                 && cues.labels().isEmpty()
                 && cues.lead().isEmpty()
                 && !cues.is(Trait.ENDS_SENTENCE)

@@ -249,7 +249,9 @@ final class KeyGatherer {
     }
 
     private Optional<KeyList.Item> listed(Draft draft) {
-        Optional<KeyList.Item> said = find(draft, draft.number);
+        Optional<KeyList.Item> exercise =
+                draft.pairs.isEmpty() || draft.number.isEmpty() ? Optional.empty() : list.exercise(draft.number);
+        Optional<KeyList.Item> said = exercise.or(() -> find(draft, draft.number));
         boolean pairs = draft.number.isEmpty()
                 && !draft.pairs.isEmpty()
                 && !heading(draft).isEmpty();

@@ -113,6 +113,13 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
                         said.get(0).line()));
     }
 
+    /** "3  1b 2a 3c": what stands under the number of an exercise that is one question; empty where nothing does. */
+    Optional<Item> exercise(String number) {
+        boolean named =
+                items.stream().filter(item -> item.heading().equals(number)).count() > 1;
+        return named ? pairsOf(number) : Optional.empty();
+    }
+
     /** "C: wax, honey": what is said of a part as a whole. */
     Optional<String> wordsOf(String heading) {
         String wanted = plain(heading);

@@ -35,6 +35,10 @@ final class KeyListReader {
     /** "A 1 leave, 2 found": nothing behind the letter of the part but its first number. */
     private static final Pattern BARE_PART_HEAD = Pattern.compile("([A-H]|[IVX]{1,4})\\s+(?=[(]?1[.):]?\\s*\\p{L})");
 
+    /** "2  1 wax  2 comb": the number of an exercise, far before the first of its own numbers. */
+    private static final Pattern EXERCISE_HEAD =
+            Pattern.compile("(\\d{1,2})(?:\\s{2,}|\\t)\\s*(?=[(]?1[.):]?\\s*[^\\s\\d.,])");
+
     private static final Pattern TITLE = Pattern.compile("(\\p{L}[^:\\d]{2,60}?)\\s*:\\s*(?=[(]?1(?!\\d))");
 
     private static final int LONGEST_TITLE = 100;
@@ -78,6 +82,7 @@ final class KeyListReader {
     private String[] numberRow = {};
     private int numberPiece;
     private String heading = "";
+    private boolean exercises;
     private String waiting = "";
     private final NumberedAnswers numbers = new NumberedAnswers();
     private final KeyLineForms forms;
@@ -138,6 +143,7 @@ final class KeyListReader {
     }
 
     void readFrom(int start) {
+        exercises = areExercises(start);
         Map<Integer, List<Integer>> tables = new LinkedHashMap<>();
         for (int i = start; i < all.size(); i++) {
             Optional<Cell> cell = all.get(i).line().layout().cell();
@@ -163,6 +169,18 @@ final class KeyListReader {
                 line(i);
             }
         }
+    }
+
+    /** Whether several lines begin with the number of an exercise, counted on. */
+    private boolean areExercises(int start) {
+        int last = 0;
+        for (int i = start; i < all.size(); i++) {
+            Matcher head = EXERCISE_HEAD.matcher(all.get(i).line().text());
+            boolean next =
+                    all.get(i).piece().first() && head.lookingAt() && Integer.parseInt(head.group(1)) == last + 1;
+            last += next ? 1 : 0;
+        }
+        return last > 1;
     }
 
     private boolean isSameLine(int piece) {
@@ -338,6 +356,12 @@ final class KeyListReader {
         if (numbers.last > 0 && counting.lookingAt() && Integer.parseInt(counting.group(2)) == numbers.last + 1) {
             heading = counting.group(1);
             return text.substring(counting.end());
+        }
+        Matcher exercise = EXERCISE_HEAD.matcher(text);
+        if (exercises && exercise.lookingAt()) {
+            heading = exercise.group(1);
+            numbers.last = 0;
+            return text.substring(exercise.end());
         }
         Matcher named = PART_HEAD.matcher(text);
         Matcher head = named.lookingAt() ? named : BARE_PART_HEAD.matcher(text);

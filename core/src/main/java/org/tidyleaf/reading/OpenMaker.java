@@ -32,7 +32,7 @@ final class OpenMaker {
 
     /** "____ mm": a place to write a number on, with its unit. */
     private static final Pattern UNIT_BEHIND = Pattern.compile(
-            "[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}\u00b0/\u00b2\u00b3]{0,9})\\.?(?=$|\\t|\\s{3})");
+            "[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}\u00b0/\u00b2\u00b3]{0,9})\\.?(?=$|\\t|\\s{3}|\\s*[(\\[])");
 
     private static final Pattern IN_BRACKETS = Pattern.compile("\\s*[(\\[]\\s*([^()\\[\\]]{1,90}?)\\s*[)\\]]\\s*");
 

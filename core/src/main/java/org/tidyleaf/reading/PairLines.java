@@ -26,6 +26,9 @@ final class PairLines {
 
     private static final Pattern ENDED = Pattern.compile(".*[.?!:]\\s*");
 
+    /** "mark ___    d    the lid": the letter of the right side, far from both. */
+    private static final Pattern LETTER_BETWEEN = Pattern.compile("(?:\\t|\\s{2})[(]?[A-Ha-h][).]?(?:\\t|\\s{2})");
+
     private PairLines() {}
 
     /** What parts the sides of a pair in its line. */
@@ -48,7 +51,9 @@ final class PairLines {
                 && cues.lead().isEmpty()
                 && !WordsInCapitals.isAtEnd(cues)
                 && !PairKeys.isKey(cues.text())
-                && !cues.is(Trait.FILL_IN)
+                && (!cues.is(Trait.FILL_IN)
+                        || cues.has(Label.Kind.NUMBER)
+                                && LETTER_BETWEEN.matcher(text).find())
                 && !cues.is(Trait.WRITING_LINE)
                 && cues.line().layout().cell().isEmpty()
                 && PointsFinder.beside(text)

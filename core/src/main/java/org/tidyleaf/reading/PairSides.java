@@ -14,6 +14,9 @@ final class PairSides {
     private static final Pattern DOTS = Pattern.compile(
             "\\s*[\u2022\u25cf\u25cb]\\s+[\u2022\u25cf\u25cb]\\s*|\\s*(?:[\u2022\u00b7\u25cf\u25cb\u2219]|(?<=\\s)[.](?=\\s{2,}[.]\\s)|(?<=\\s{2})[oO*])\\s{2,}[.oO*\u2022\u00b7\u25cf\u25cb\u2219](?:\\s+|(?<=[^oO])\\s*)");
 
+    private static final Pattern ROOM_BEHIND =
+            Pattern.compile("(.*[^\\s_.\u2026])\\s*(?:_{2,}|\\.{3,}|\u2026+|[(\\[]\\s+[)\\]])\\s*");
+
     private static final Pattern DOT_BESIDE =
             Pattern.compile("\\s*(?:[\u2022\u25cf\u25cb\u2219]\\s+)?(\\S.*?)(?:\\s+[\u2022\u25cf\u25cb\u2219])?\\s*");
 
@@ -60,7 +63,7 @@ final class PairSides {
             boolean apart = between == dots || between.find();
             String behind = apart ? cues.line().text().substring(between.end(), segment.to()) : "";
             if (!behind.isBlank()) {
-                left.add(new Segment(segment.line(), segment.from(), between.start()));
+                left.add(withoutRoom(cues, new Segment(segment.line(), segment.from(), between.start())));
                 right.add(new Segment(segment.line(), between.end(), segment.to()));
                 equals &= between != dots && !between.group().isBlank();
             } else {
@@ -100,6 +103,12 @@ final class PairSides {
                         .cell()
                         .filter(cell -> cell.column() > 0 && cell.column() < cell.columns() - 1)
                         .isPresent();
+    }
+
+    /** "light ___    d    the lid": the room for the letter is no part of the left side. */
+    private static Segment withoutRoom(Cues cues, Segment segment) {
+        Matcher room = ROOM_BEHIND.matcher(cues.line().text()).region(segment.from(), segment.to());
+        return room.matches() ? new Segment(segment.line(), segment.from(), room.end(1)) : segment;
     }
 
     /** "the queen •" beside "• lays eggs": the dots are there to draw lines between. */

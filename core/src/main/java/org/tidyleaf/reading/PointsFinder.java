@@ -12,7 +12,10 @@ import java.util.stream.Stream;
 final class PointsFinder {
 
     private static final String NUMBER = "(\\d{1,3}(?:[.,]\\d{1,2})?|" + Vocabulary.ALL.either("numbers") + ")";
-    private static final String WORD = Vocabulary.ALL.either("points");
+    /** German for units of evaluation; in small letters a word of its own in English. */
+    private static final String UNITS = "BE";
+
+    private static final String WORD = "(?:" + Vocabulary.ALL.either("points") + "|(?-i:\\b" + UNITS + "\\b))";
     /** German "je 2 Punkte" means each, Dutch "kun je 20 punten halen" means you. */
     private static final String EACH =
             "(?<!\\b(?:kun|kan|krijg|haal|verdien|heb|als|dat|moet|mag|scoor)\\s)" + Vocabulary.ALL.either("each");
@@ -206,7 +209,17 @@ final class PointsFinder {
         while (from > 0 && Character.isLetter(text.charAt(from - 1))) {
             from--;
         }
-        return from < end && Vocabulary.ALL.has("points", text.substring(from, end));
+        String last = text.substring(from, end);
+        return from < end && (last.equals(UNITS) || Vocabulary.ALL.has("points", last));
+    }
+
+    /** Whether a text has any word for points in it: a cheap look before patterns are tried. */
+    static boolean isMentioned(Cues cues) {
+        return isMentioned(cues.words(), cues.text());
+    }
+
+    static boolean isMentioned(Words words, String text) {
+        return Vocabulary.ALL.mentions(words, "points") || text.contains(UNITS);
     }
 
     private static boolean hasDash(String text) {

@@ -110,6 +110,7 @@ final class RoleScorer {
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
         fit -= cues.is(Trait.RANGE_ONLY) ? SURE + CLEAR : 0;
+        fit -= heads.isRangeWithin(index) ? 2 * SURE : 0;
         // "Instructions: … for questions 1-4" tells what to do and is nothing to read.
         fit -= heads.isDirectionsForAll(index) || cues.is(Trait.RULES) ? 2 * SURE : 0;
         fit += heads.isDirectionsForRange(index) ? SURE + CLEAR : heads.isDirections(index) ? -CLEAR : 0;
@@ -217,6 +218,20 @@ final class RoleScorer {
                         .isPresent();
         fit += aboveFirst && cues.is(Trait.QUESTION_MARK) ? CLEAR : 0;
         fit += cues.is(Trait.QUESTION_MARK) && !open ? SLIGHT : 0;
+        // "They take the honey in July." and below it "The honey ______ in July."
+        boolean gapBelow = from.role() == Role.STEM
+                && from.option() == 0
+                && cues.is(Trait.GAP)
+                && cues.is(Trait.ENDS_SENTENCE)
+                && cues.labels().isEmpty()
+                && around.isNextStem(index - 1);
+        fit += gapBelow ? LEANING : 0;
+        // "The diagram shows a scale.", the diagram, and only then what is asked.
+        boolean belowFigure = from.role() == Role.FIGURE
+                && from.option() == 0
+                && cues.labels().isEmpty()
+                && cues.text().indexOf('?') > 0;
+        fit += belowFigure ? CLEAR + LEANING : 0;
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         fit += from.role() == Role.STEM && around.isPointsOver(index) ? SURE : 0;
         boolean pair = from.role() == Role.STEM && around.isPairOver(index);

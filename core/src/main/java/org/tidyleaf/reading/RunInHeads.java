@@ -33,6 +33,9 @@ final class RunInHeads {
         while (end > whole.from() && Character.isWhitespace(text.charAt(end - 1))) {
             end--;
         }
+        if (cues.is(Cues.Trait.RANGE) && end == whole.from()) {
+            end = RangesWithin.told(cues).orElse(end);
+        }
         boolean runsIn = bold.nextSetBit(end) < 0
                 && HEADS.matcher(text.substring(whole.from(), end)).matches()
                 && TELLS.matcher(text.substring(end, whole.to())).matches();

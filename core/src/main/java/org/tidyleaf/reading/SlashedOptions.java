@@ -61,6 +61,7 @@ final class SlashedOptions {
                 && line.labelEnd() == 0
                 && LINE.matcher(line.text().strip()).matches()
                 && !LABELLED.matcher(line.text()).lookingAt()
+                && !LabelsInStrokes.isLine(line.text())
                 && !AlternativesMaker.hasBrackets(line.text())
                 && !PrintedPairs.endsWithPair(" " + line.text());
     }

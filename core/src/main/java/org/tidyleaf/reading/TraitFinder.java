@@ -237,11 +237,11 @@ final class TraitFinder {
                 Trait.POINTS_ONLY,
                 bracketed
                         || PointsFinder.isGroupTotal(text)
-                        || WORDS.mentions(words, "points") && PointsFinder.isPointsOnly(text));
+                        || PointsFinder.isMentioned(words, text) && PointsFinder.isPointsOnly(text));
         add(
                 traits,
                 Trait.POINTS_EACH,
-                WORDS.mentions(words, "points") && PointsFinder.each(text).isPresent());
+                PointsFinder.isMentioned(words, text) && PointsFinder.each(text).isPresent());
         add(
                 traits,
                 Trait.END_WORD,
