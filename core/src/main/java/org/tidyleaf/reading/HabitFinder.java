@@ -80,6 +80,8 @@ final class HabitFinder {
         headings.addAll(numberedHeads);
         headings.addAll(directions(all));
         headings.addAll(ListHeads.dashed(all));
+        Map<Integer, String> repeated = NumberedHeads.repeated(all, headings);
+        headings.removeAll(repeated.keySet());
         Set<Integer> within = new HashSet<>(numbered);
         within.addAll(inBlocks);
         series.values().forEach(seen -> seen.removeIf(one -> statements.contains(one.piece())));
@@ -123,7 +125,7 @@ final class HabitFinder {
         Map<Integer, String> parts = NestedParts.find(all, chained, headings, options.keySet(), inBlocks);
         Map<Integer, String> lettered = LetteredQuestions.find(all, headings, chained, inBlocks);
         lettered.keySet().removeAll(parts.keySet());
-        Stream.of(parts, lettered)
+        Stream.of(parts, lettered, repeated)
                 .forEach(found -> found.forEach((piece, shape) -> {
                     chained.add(piece);
                     stems.merge(shape, 1, Integer::sum);

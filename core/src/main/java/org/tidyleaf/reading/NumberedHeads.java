@@ -62,6 +62,33 @@ final class NumberedHeads {
         return Set.of();
     }
 
+    /**
+     * "4. Complete the table (6 points)" right below "3. Complete the table": the words of a heading again, with a number, ask
+     * what it heads. Their places, each with its label's shape.
+     */
+    static Map<Integer, String> repeated(List<Cues> all, Set<Integer> headings) {
+        Map<Integer, String> repeated = new HashMap<>();
+        for (int head : headings) {
+            boolean again = head > 0
+                    && (headings.contains(head - 1) || all.get(head - 1).is(Trait.HEADING))
+                    && all.get(head).number().isPresent()
+                    && words(all.get(head)).equals(words(all.get(head - 1)));
+            if (again) {
+                repeated.put(head, all.get(head).number().orElseThrow().shape());
+            }
+        }
+        return repeated;
+    }
+
+    private static String words(Cues cues) {
+        String text = cues.text();
+        int end = PointsFinder.beside(text)
+                .map(PointsFinder.Found::from)
+                .filter(from -> from > 0)
+                .orElse(text.length());
+        return text.substring(0, end).replaceAll("^[\\d.\\s]+|\\s+$", "");
+    }
+
     /** "Question 1" and nothing else. */
     private static boolean isAlone(List<Cues> all, Seen seen) {
         return all.get(seen.piece()).line().text().substring(seen.label().end()).isBlank();

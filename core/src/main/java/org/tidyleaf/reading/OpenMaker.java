@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.ExtendedText;
@@ -32,7 +33,7 @@ final class OpenMaker {
 
     /** "____ mm": a place to write a number on, with its unit. */
     private static final Pattern UNIT_BEHIND = Pattern.compile(
-            "[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}\u00b0/\u00b2\u00b3]{0,9})\\.?(?=$|\\t|\\s{3}|\\s*[(\\[])");
+            "[_.\u2026]{3,}\\s*([\\p{L}%\u00b0\u20ac$\u00a3][\\p{L}\u00b0/\u00b2\u00b3]{0,9})\\.?(?=$|\\t|\\s{3}|\\s*[(\\[])(.*)");
 
     private static final Pattern IN_BRACKETS = Pattern.compile("\\s*[(\\[]\\s*([^()\\[\\]]{1,90}?)\\s*[)\\]]\\s*");
 
@@ -177,12 +178,21 @@ final class OpenMaker {
 
     /** "Answer: ______ mm": what stands behind the only room to write on. */
     private Optional<String> unitBehindRoom(Draft draft) {
+        return behindRoom(draft).map(unit -> unit.group(1));
+    }
+
+    /** The same where nothing stands behind it. */
+    private Optional<String> lastUnit(Draft draft) {
+        return behindRoom(draft).filter(unit -> unit.group(2).isBlank()).map(unit -> unit.group(1));
+    }
+
+    private Optional<MatchResult> behindRoom(Draft draft) {
         if (draft.writing.size() != 1) {
             return Optional.empty();
         }
         Matcher unit =
                 UNIT_BEHIND.matcher(source.line(draft.writing.get(0)).text().strip());
-        return unit.find() ? Optional.of(unit.group(1)) : Optional.empty();
+        return unit.find() ? Optional.of(unit.toMatchResult()) : Optional.empty();
     }
 
     /** "2.5 m = ______ cm": nothing but the symbol of a unit behind the gap. */
@@ -209,7 +219,7 @@ final class OpenMaker {
         boolean asksNumber = draft.writingLines() <= 1
                 && (NUMBER_ASKED.matcher(stem).matches()
                                 && !WORDS_TO_ORDER.matcher(stem).matches()
-                        || unitBehindRoom(draft).filter(UnitSymbols::isSymbol).isPresent());
+                        || lastUnit(draft).filter(UnitSymbols::isSymbol).isPresent());
         boolean explains = EXPLAIN.matcher(stem).matches()
                 || EXPLAIN.matcher(judging.says(draft).strip()).matches()
                 || draft.writingLines() > 1
