@@ -1,7 +1,10 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Cell;
@@ -13,6 +16,8 @@ final class BoxCells {
             "[\u2610\u25a1\u25a2\u25cb\u25ef]|(?<ticked>[\u2611\u2612\u25a0\u25cf\u2713\u2714])|[(\\[]\\s*(?<tick>[xX\u2713\u2714]?)\\s*[)\\]]");
 
     private static final Pattern LETTER = Pattern.compile("([A-Ha-h])[.)]?");
+
+    private static final Pattern TICK = Pattern.compile("[xX\u00d7\u2713\u2714\u2612\u2611]");
 
     private static final int FEWEST = 2;
 
@@ -35,40 +40,69 @@ final class BoxCells {
         }
     }
 
-    /** "Tick two." over rows of a statement and an empty cell to tick. */
+    /** "Tick two." over rows of a statement and a cell to tick, which is empty or in which a teacher's copy has a tick. */
     private static void besideEmptyCells(List<Cues> all) {
         for (int i = 1; i < all.size(); i++) {
             Cues lead = all.get(i - 1);
             boolean asks = cell(all, i - 1).isEmpty()
-                    && lead.number().isPresent()
                     && Vocabulary.ALL.mentions(lead.words(), "tick")
                     && !Vocabulary.ALL.mentions(lead.words(), "fill_table")
                     && JudgedBy.in(lead.text()).isEmpty();
-            int to = i;
-            while (asks && to < all.size() && isLone(all, to) && isNextRow(all, i, to)) {
-                to++;
-            }
-            if (to - i > FEWEST && (to == all.size() || !isNextRow(all, i, to) && !sharesTable(all, i, to))) {
-                all.subList(i, to)
-                        .replaceAll(cues ->
-                                cues.withBoxBehind(cues.piece().segment().to(), false));
+            if (asks) {
+                tickRows(all, i, lead.number().isPresent());
             }
         }
     }
 
-    private static boolean isLone(List<Cues> all, int piece) {
+    private static void tickRows(List<Cues> all, int first, boolean numbered) {
+        List<Integer> texts = new ArrayList<>();
+        Set<Integer> ticked = new HashSet<>();
+        int at = first;
+        while (at < all.size() && isText(all, at) && isRowOf(all, first, at, texts.size())) {
+            texts.add(at);
+            if (isTickBeside(all, at)) {
+                ticked.add(at);
+                at++;
+            }
+            at++;
+        }
+        boolean whole = at == all.size() || !sharesTable(all, first, at);
+        boolean told = ticked.isEmpty()
+                ? numbered
+                        && texts.stream()
+                                .allMatch(piece -> all.get(piece).text().contains(" "))
+                : ticked.size() < texts.size();
+        for (int piece : texts.size() > FEWEST && whole && told ? texts : List.<Integer>of()) {
+            Cues cues = all.get(piece);
+            all.set(piece, cues.withBoxBehind(cues.piece().segment().to(), ticked.contains(piece)));
+            if (ticked.contains(piece)) {
+                all.set(piece + 1, all.get(piece + 1).withLabels(List.of()));
+                all.get(piece + 1).traits().add(Cues.Trait.RULE);
+            }
+        }
+    }
+
+    private static boolean isText(List<Cues> all, int piece) {
         return cell(all, piece)
                         .filter(cell -> cell.columns() == 2 && cell.column() == 0)
                         .isPresent()
                 && all.get(piece).labels().isEmpty()
-                && all.get(piece).text().contains(" ")
                 && !all.get(piece).is(Cues.Trait.GAP);
     }
 
-    private static boolean isNextRow(List<Cues> all, int first, int piece) {
+    private static boolean isTickBeside(List<Cues> all, int piece) {
+        return piece + 1 < all.size()
+                && sharesTable(all, piece, piece + 1)
+                && cell(all, piece + 1).orElseThrow().column() == 1
+                && cell(all, piece + 1).orElseThrow().row()
+                        == cell(all, piece).orElseThrow().row()
+                && TICK.matcher(all.get(piece + 1).text().strip()).matches();
+    }
+
+    private static boolean isRowOf(List<Cues> all, int first, int piece, int place) {
         return sharesTable(all, first, piece)
                 && cell(all, piece).orElseThrow().row()
-                        == cell(all, first).orElseThrow().row() + piece - first;
+                        == cell(all, first).orElseThrow().row() + place;
     }
 
     private static boolean sharesTable(List<Cues> all, int first, int piece) {

@@ -89,6 +89,7 @@ final class CueFinder {
         SpacedNumbers.label(all);
         NumberedBoxes.label(all);
         NumberCells.label(all);
+        BoldNumbers.mark(all);
         BareNumbers.label(all);
         AnsweredBullets.mark(all);
         ChoicesInLines.label(all);

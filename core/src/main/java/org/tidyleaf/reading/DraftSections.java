@@ -112,6 +112,12 @@ final class DraftSections {
         int to = whole.from() + NumberedRoom.forLetters(cues.text()).orElse(whole.to() - whole.from());
         boolean asks =
                 cues.line().text().substring(from, Math.max(from, to)).strip().contains(" ");
+        String head = cues.line().text().substring(whole.from(), Math.max(from, to));
+        int worth = PointsFinder.factorsAtEnd(head)
+                .or(() -> bracketsAtEnd(head))
+                .map(PointsFinder.Found::from)
+                .orElse(head.length());
+        to = Math.max(from, Math.min(to, whole.from() + worth));
         return asks ? Optional.of(new Segment(whole.line(), from, to)) : Optional.empty();
     }
 

@@ -113,7 +113,7 @@ final class HabitFinder {
         });
         withoutStatements(all, series, options);
         keepStrongerReading(series, options);
-        numberedOptions(all, series, chains, options);
+        numberedOptions(all, series, chains, options, headings);
         withoutStatements(all, series, options);
         NumberedLists.withoutListsInStems(all, chains, options);
         Map<String, Integer> stems = new HashMap<>();
@@ -294,12 +294,28 @@ final class HabitFinder {
         return countInRuns(apart, Set.of()) > 0;
     }
 
+    /** Whether above each first number a head of an exercise stands nearer than any other question does. */
+    private static boolean beginBelowHeads(List<Seen> seen, Map<String, List<Seen>> chains, Set<Integer> headings) {
+        Set<Integer> others = new HashSet<>();
+        chains.values().stream()
+                .filter(members -> !members.equals(seen))
+                .forEach(members -> members.forEach(member -> others.add(member.piece())));
+        return seen.stream().filter(one -> one.label().ordinal() == 1).allMatch(one -> {
+            int at = one.piece() - 1;
+            while (at > 0 && !headings.contains(at) && !others.contains(at)) {
+                at--;
+            }
+            return headings.contains(at);
+        });
+    }
+
     /** Numbers that begin anew within other numbers letter options ("1) oats 2) hay" under "Question 3."). */
     private static void numberedOptions(
             List<Cues> all,
             Map<String, List<Seen>> series,
             Map<String, List<Seen>> chains,
-            Map<String, Integer> options) {
+            Map<String, Integer> options,
+            Set<Integer> headings) {
         for (String shape : List.copyOf(chains.keySet())) {
             List<Seen> seen = series.get(shape);
             long restarts = seen.stream().filter(s -> s.label().ordinal() == 1).count();
@@ -319,6 +335,7 @@ final class HabitFinder {
                     && restartsOften
                     && others
                     && !asking
+                    && !beginBelowHeads(seen, chains, headings)
                     && !isWorded(shape)) {
                 chains.remove(shape);
                 options.put(shape, countInRuns(seen, Set.of()));

@@ -179,6 +179,8 @@ final class HeadScorer {
         double fit = -CLEAR;
         fit += cues.is(Trait.SECTION_WORD) ? SURE : 0;
         fit += cues.is(Trait.HEADING) || cues.is(Trait.PART_NAME) ? SURE : 0;
+        // A subtitle goes with the title above it.
+        fit -= cues.line().layout().style().equalsIgnoreCase("subtitle") ? 2 * SURE : 0;
         boolean told = isToldBelowHead(index, from);
         fit -= told ? CLEAR : 0;
         // "I. Gapped text" in bold, though no second part ever follows.

@@ -174,13 +174,16 @@ final class KeyListReader {
     /** Whether several lines begin with the number of an exercise, counted on. */
     private boolean areExercises(int start) {
         int last = 0;
+        int several = 0;
         for (int i = start; i < all.size(); i++) {
             Matcher head = EXERCISE_HEAD.matcher(all.get(i).line().text());
-            boolean next =
-                    all.get(i).piece().first() && head.lookingAt() && Integer.parseInt(head.group(1)) == last + 1;
-            last += next ? 1 : 0;
+            if (all.get(i).piece().first() && head.lookingAt()) {
+                int number = Integer.parseInt(head.group(1));
+                several += number == last + 1 || last == 0 ? 1 : 0;
+                last = number;
+            }
         }
-        return last > 1;
+        return several > 1;
     }
 
     private boolean isSameLine(int piece) {

@@ -23,9 +23,13 @@ final class OrLines {
     static void mark(List<Cues> all) {
         for (int i = 1; i + 1 < all.size(); i++) {
             Cues cues = all.get(i);
-            boolean alone = cues.text().length() < LONGEST
+            boolean alone = !cues.text().isEmpty()
+                    && cues.text().length() < LONGEST
                     && cues.labels().isEmpty()
-                    && (isUpper(cues.text()) || cues.is(Trait.BOLD) || cues.is(Trait.CENTERED))
+                    && (isUpper(cues.text())
+                            || cues.is(Trait.BOLD)
+                            || cues.is(Trait.CENTERED)
+                            || !Character.isLetter(cues.text().charAt(0)))
                     && OR.matcher(cues.text()).matches();
             Cues below = all.get(i + 1);
             boolean instead = below.labels().isEmpty()
@@ -34,7 +38,8 @@ final class OrLines {
                     && !below.is(Trait.HEADING);
             if (alone && instead) {
                 cues.traits().add(Trait.OR_LINE);
-            } else if (alone && below.has(Label.Kind.LETTER) || isEither(cues.text()) && below.has(Label.Kind.LETTER)) {
+            } else if (alone && (below.has(Label.Kind.LETTER) || below.has(Label.Kind.NUMBER))
+                    || isEither(cues.text()) && below.has(Label.Kind.LETTER)) {
                 cues.traits().add(Trait.ONE_WILL_DO);
             }
         }

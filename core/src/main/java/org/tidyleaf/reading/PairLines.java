@@ -8,7 +8,8 @@ final class PairLines {
 
     /** Two sides of a pair on one line: a tab, a wide space, an equals sign or an arrow stands between them. */
     private static final Pattern BETWEEN = Pattern.compile(
-            "\\s*\\t\\s*(?:(?:->|=>|\u2192)\\s*)?|\\s{3,}+(?:(?:->|=>|\u2192)\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
+            "\\s*\\t\\s*(?:(?:->|=>|\u2192|[-\u2013\u2014](?=\\s))\\s*)?"
+                    + "|\\s{3,}+(?:(?:->|=>|\u2192|[-\u2013\u2014](?=\\s))\\s*)?(?![)\\]])|\\s+(?:=|\u2192|\u2013|\u2014|->|:)\\s+");
 
     /** "veil - keeps bees off the face": where no number stands before it, for "9 - Match" has a sign of its own. */
     private static final Pattern HYPHENED = Pattern.compile("[^-]{2,60}(\\s-\\s)[^-]{2,120}");

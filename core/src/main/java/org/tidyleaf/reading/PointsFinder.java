@@ -306,9 +306,11 @@ final class PointsFinder {
         }
         String first = matcher.group(1);
         String second = matcher.group(2);
+        // "Answer any one: (1 x 8 = 8)" over two: each is worth what one is.
+        String chosen = questions > 1 && "1".equals(first) ? second : "";
         String each = String.valueOf(questions).equals(first)
                 ? second
-                : String.valueOf(questions).equals(second) ? first : "";
+                : String.valueOf(questions).equals(second) ? first : chosen;
         return each.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(each.replace(',', '.')));
     }
 
