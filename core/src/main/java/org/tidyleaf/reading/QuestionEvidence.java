@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.Question;
 
@@ -11,6 +12,10 @@ final class QuestionEvidence {
 
     /** Where nothing says how a question is to be answered, its type is a guess. */
     private static final double GUESSED_TYPE = 0.4;
+
+    /** "Answer in one or two sentences." over several. */
+    private static final Pattern IN_SENTENCES =
+            Vocabulary.pattern("\\b" + Vocabulary.ALL.either("in_sentences") + "(?!\\p{L})");
 
     private QuestionEvidence() {}
 
@@ -45,13 +50,19 @@ final class QuestionEvidence {
                 .isPresent();
     }
 
-    /** @param leftOpen whether most others have their keys, so that this one has none because it is written freely */
-    static double doubt(Draft draft, Question question, GatheredKey key, boolean leftOpen) {
+    /**
+     * What the reader doubts of a question.
+     *
+     * @param said what its section says of its questions
+     * @param leftOpen whether most others have their keys, so that this one has none because it is written freely
+     */
+    static double doubt(Draft draft, Question question, GatheredKey key, String said, boolean leftOpen) {
         boolean guessed = question instanceof ExtendedText open
                 && open.answer().isEmpty()
                 && draft.writingLines() == 0
                 && !OpenMaker.asksToExplain(open.particulars().stem().plain())
                 && !isWorthAText(open)
+                && !IN_SENTENCES.matcher(said).find()
                 && !leftOpen;
         double doubt = key.conflict().isPresent() ? Math.max(draft.doubt, 0.5) : draft.doubt;
         return Math.round(Math.max(doubt, guessed ? GUESSED_TYPE : 0) * 1000) / 1000.0;

@@ -87,7 +87,7 @@ final class QuestionMaker {
                 question,
                 QuestionEvidence.of(drafts, index, key),
                 source,
-                QuestionEvidence.doubt(draft, question, key, mostKeyed),
+                QuestionEvidence.doubt(draft, question, key, judging.says(draft), mostKeyed),
                 stem,
                 options);
     }
