@@ -26,6 +26,11 @@ final class ColumnHeads {
             Vocabulary.pattern("(?:" + WORDS.either("column_number") + "|n\u00b0|n\u00ba|#)\\W*|#");
     private static final Pattern STEM = Vocabulary.pattern(WORDS.either("column_stem") + "\\W*");
 
+    /** "Question and options": both stand in one cell, below one another. */
+    private static final Pattern STEM_AND_OPTIONS = Vocabulary.pattern(WORDS.either("column_stem", "question")
+            + "s?\\s*(?:[/&+,]|" + WORDS.either("and", "with") + ")\\s*(?:\\p{L}{1,10}\\s)?"
+            + WORDS.either("options", "column_option") + "\\p{L}{0,2}\\W*");
+
     /** "Feedback if correct" holds no key. */
     private static final Pattern FEEDBACK = Vocabulary.pattern("(?:.*\\b)?" + WORDS.either("feedback") + "\\b.*");
 
@@ -112,7 +117,7 @@ final class ColumnHeads {
         if (NUMBER.matcher(word).matches()) {
             return use(Columns.Kind.NUMBER, "");
         }
-        if (STEM.matcher(word).matches() || WORDS.has("question", word)) {
+        if (STEM.matcher(word).matches() || STEM_AND_OPTIONS.matcher(word).matches() || WORDS.has("question", word)) {
             return use(Columns.Kind.QUESTION, "");
         }
         if (WORDS.has("answer", word)

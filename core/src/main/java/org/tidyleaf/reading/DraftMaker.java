@@ -100,6 +100,7 @@ final class DraftMaker {
                 whole.get(i).stimulus = stimuli.size() - 1;
             }
         }
+        title = title.isEmpty() ? PaperTitle.besideSchool(roles) : title;
         return new Drafts(title, sections.all(), stimuli, whole, owners, splitter.roles());
     }
 

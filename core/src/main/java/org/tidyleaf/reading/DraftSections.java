@@ -62,7 +62,9 @@ final class DraftSections {
         sections.add(new Section(unstretched(named), Prose.EMPTY));
         said.add(cues.text());
         if (told < whole.to() && NumberedRoom.forLetters(cues.text()).isEmpty()) {
-            tell(new Segment(whole.line(), told, whole.to()));
+            String rest = cues.line().text().substring(told, whole.to());
+            int end = told + bracketsAtEnd(rest).map(PointsFinder.Found::from).orElse(rest.length());
+            tell(new Segment(whole.line(), told, end));
         }
     }
 

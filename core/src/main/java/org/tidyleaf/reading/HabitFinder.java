@@ -115,7 +115,7 @@ final class HabitFinder {
         keepStrongerReading(series, options);
         numberedOptions(all, series, chains, options, headings);
         withoutStatements(all, series, options);
-        NumberedLists.withoutListsInStems(all, chains, options);
+        NumberedLists.withoutListsInStems(all, chains, options, headings);
         Map<String, Integer> stems = new HashMap<>();
         Set<Integer> chained = new HashSet<>();
         chains.forEach((shape, members) -> {

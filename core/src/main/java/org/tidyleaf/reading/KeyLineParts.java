@@ -11,7 +11,7 @@ final class KeyLineParts {
     /** By their names. */
     private static final Pattern NAMED =
             Vocabulary.pattern("(?:^|(?<=[\\s.;,]))((?:" + Vocabulary.ALL.either("section", "question", "passage_head")
-                    + "|ex)\\.?\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,4}))\\s*[:.)\u2013-]\\s+");
+                    + "|ex|es|ej|\u00fcb|aufg|zad|opdr|oef)\\.?\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,4}))\\s*[:.)\u2013-]\\s+");
 
     /** "I. 1-b, 2-a   II. 3, 1, 2": by their numerals or letters, far apart. */
     private static final Pattern FAR = Pattern.compile("(?:^\\s*|\\t|\\s{3,})([IVX]{1,4}|[A-H])\\s*[.:)]\\s+");
@@ -29,14 +29,9 @@ final class KeyLineParts {
         return beginAnew(text) ? cut(FAR, text) : cut(NAMED, text);
     }
 
-    /** Only those by numerals or letters. */
-    static List<Part> lettered(String text) {
-        return beginAnew(text) ? cut(FAR, text) : List.of();
-    }
-
     /** Whether a line begins with a part's numeral or letter. */
     static boolean isNamed(String text) {
-        return FAR.matcher(text).lookingAt();
+        return FAR.matcher(text).lookingAt() || NAMED.matcher(text).lookingAt();
     }
 
     private static List<Part> cut(Pattern pattern, String text) {

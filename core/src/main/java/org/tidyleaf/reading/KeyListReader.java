@@ -211,9 +211,9 @@ final class KeyListReader {
         wholePart(cues);
         String whole = CircledSigns.plain(
                 cues.line().text().substring(cues.piece().segment().from()).strip());
-        List<KeyLineParts.Part> parts = KeyLineParts.lettered(whole);
+        List<KeyLineParts.Part> parts = KeyLineParts.of(whole);
         if (!parts.isEmpty()) {
-            parts = KeyLineParts.lettered(whole + wrapped(piece, whole));
+            parts = KeyLineParts.of(whole + wrapped(piece, whole));
         }
         parts.forEach(part -> ofPart(part.head(), part.said(), cues.line().number()));
         if (!parts.isEmpty()) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /** Numbered lists below or within questions: statements, places to write, lists in stems. Their numbers number no questions. */
 final class NumberedLists {
@@ -87,7 +88,8 @@ final class NumberedLists {
     }
 
     /** A short series wholly between two questions of a longer one, with no heading before it, is a list in a stem. */
-    static void withoutListsInStems(List<Cues> all, Map<String, List<Seen>> chains, Map<String, Integer> options) {
+    static void withoutListsInStems(
+            List<Cues> all, Map<String, List<Seen>> chains, Map<String, Integer> options, Set<Integer> headings) {
         for (String shape : List.copyOf(chains.keySet())) {
             List<Seen> inner = chains.get(shape);
             int first = inner.get(0).piece();
@@ -97,8 +99,9 @@ final class NumberedLists {
                     && chains.entrySet().stream()
                             .filter(e -> !e.getKey().startsWith(shape)
                                     && e.getValue().size() > inner.size())
-                            .anyMatch(e -> isEnclosed(all, e.getValue(), first, last)
-                                    || HabitFinder.isWorded(e.getKey()) && isBelowLast(all, e.getValue(), inner));
+                            .anyMatch(e -> isEnclosed(all, e.getValue(), first, last, headings)
+                                    || HabitFinder.isWorded(e.getKey())
+                                            && isBelowLast(all, e.getValue(), inner, headings));
             if (enclosed) {
                 chains.remove(shape);
                 boolean judged = inner.size() > 1
@@ -144,24 +147,30 @@ final class NumberedLists {
                 || NumberedHeads.ASKS.matcher(cues.text()).find();
     }
 
-    private static boolean isEnclosed(List<Cues> all, List<Seen> outer, int first, int last) {
+    private static boolean isEnclosed(List<Cues> all, List<Seen> outer, int first, int last, Set<Integer> headings) {
         for (int i = 0; i + 1 < outer.size(); i++) {
             int from = outer.get(i).piece();
             int to = outer.get(i + 1).piece();
             if (from < first && last < to) {
-                return all.subList(from + 1, first).stream().noneMatch(HabitFinder::looksLikeHeading);
+                return !isHeadBetween(all, from, first, headings);
             }
         }
         return false;
     }
 
     /** Below the last "Question 6" a list that begins with 1 belongs to it, as one between two questions does. */
-    private static boolean isBelowLast(List<Cues> all, List<Seen> outer, List<Seen> inner) {
+    private static boolean isBelowLast(List<Cues> all, List<Seen> outer, List<Seen> inner, Set<Integer> headings) {
         int from = outer.get(outer.size() - 1).piece();
         int first = inner.get(0).piece();
         return outer.size() > 2
                 && inner.get(0).label().ordinal() == 1
                 && from < first
-                && all.subList(from + 1, first).stream().noneMatch(HabitFinder::looksLikeHeading);
+                && !isHeadBetween(all, from, first, headings);
+    }
+
+    /** Whether what stands between heads a group, by its looks or because it counts groups. */
+    private static boolean isHeadBetween(List<Cues> all, int from, int to, Set<Integer> headings) {
+        return IntStream.range(from + 1, to)
+                .anyMatch(i -> headings.contains(i) || HabitFinder.looksLikeHeading(all.get(i)));
     }
 }

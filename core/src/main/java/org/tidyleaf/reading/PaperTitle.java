@@ -1,9 +1,36 @@
 package org.tidyleaf.reading;
 
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.tidyleaf.reading.Cues.Trait;
+
 /** The title within the line that holds it. */
 final class PaperTitle {
 
+    private static final Pattern DASH = Pattern.compile("\\s+[-\u2013\u2014|\u00b7:]\\s+");
+
+    /** A school stands among the first lines of a paper. */
+    private static final int FIRST_LINES = 4;
+
     private PaperTitle() {}
+
+    /** "Wrenfield College – Keeping Bees – Item bank" where nothing else is a title: what stands behind the school's name. */
+    static String besideSchool(List<Assigned> roles) {
+        for (Assigned piece : roles.subList(0, Math.min(FIRST_LINES, roles.size()))) {
+            Cues cues = piece.cues();
+            boolean head = piece.step().role() == Role.ASIDE
+                    && cues.is(Trait.SCHOOL_WORD)
+                    && (cues.is(Trait.BOLD) || cues.is(Trait.CENTERED) || cues.is(Trait.HEADING));
+            List<String> others = Stream.of(DASH.split(cues.text().strip()))
+                    .filter(part -> !Vocabulary.ALL.mentions(Words.of(part), "school_word"))
+                    .toList();
+            if (head && !others.isEmpty()) {
+                return String.join(" \u2013 ", others);
+            }
+        }
+        return "";
+    }
 
     /** What stands far behind a title is no part of it, unless it is the title itself and before it stands whose paper it is. */
     static String in(String text) {

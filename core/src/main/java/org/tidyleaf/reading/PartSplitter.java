@@ -20,6 +20,9 @@ final class PartSplitter {
     private static final Pattern ASKS = Vocabulary.pattern(
             ".*\\?\\s*(?:[^?.!]{4,60}[.!]\\s*)?|" + Vocabulary.ALL.either("explain", "number", "tell") + "\\b.*");
 
+    /** "Show that …" beside lines that ask. */
+    private static final Pattern TASK = Vocabulary.pattern(Vocabulary.ALL.either("task") + "\\b.*");
+
     /** "Write short notes on:" wants words about each of the lettered lines. */
     private static final Pattern NOTES = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("notes") + "\\b");
 
@@ -175,6 +178,7 @@ final class PartSplitter {
         }
         return gaps && !text(draft.stem).endsWith("?")
                 || ask
+                || eachIsAskedOfStatement(draft)
                 || pointed
                 || notes
                 || alternatives
@@ -189,6 +193,16 @@ final class PartSplitter {
     private Optional<PrintedPairs.Before> pairBefore(Draft.OptionDraft option) {
         Segment first = option.segments.get(0);
         return PrintedPairs.before(source.line(first.line()), 0, first.to()).filter(pair -> pair.end() == first.from());
+    }
+
+    /** "A tank is 40 cm long." over "a) How much does it hold?" and "b) Show that …": what the stem tells is asked below it. */
+    private boolean eachIsAskedOfStatement(Draft draft) {
+        List<String> texts = draft.options.stream().map(this::text).toList();
+        return text(draft.stem).strip().endsWith(".")
+                && texts.stream().anyMatch(said -> said.strip().endsWith("?"))
+                && texts.stream()
+                        .allMatch(said -> ASKS.matcher(said).matches()
+                                || TASK.matcher(said.strip()).matches());
     }
 
     /** "(a) How far …? ____ km" above "(b) Say why." and a rule to write on: each asks, and most have room for an answer. */

@@ -23,6 +23,9 @@ final class SetApartAnswers {
 
     private static final Pattern ASKED = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("fill_gaps") + "\\b");
 
+    private static final Pattern ASKS = Vocabulary.pattern(
+            "(?:.*[.:!]\\s+)?" + Vocabulary.ALL.either("explain", "number", "tell", "task", "instruction") + "\\b.*");
+
     /** The most telling first. */
     private static final List<Emphasis> SIGNS =
             List.of(Emphasis.UNDERLINE, Emphasis.HIGHLIGHT, Emphasis.COLOR, Emphasis.BOLD);
@@ -44,7 +47,9 @@ final class SetApartAnswers {
     static Optional<TextEntry> find(Particulars particulars, String said) {
         Prose stem = particulars.stem();
         boolean asked = stem.gapCount() == 0
-                && (ASKED.matcher(said + " " + stem.plain()).find() || isEquation(stem));
+                && (ASKED.matcher(said + " " + stem.plain()).find()
+                        || isEquation(stem)
+                        || isStatementWithColour(stem, said));
         if (!asked) {
             return Optional.empty();
         }
@@ -73,6 +78,20 @@ final class SetApartAnswers {
                 .anyMatch(i -> parts.get(i) instanceof Inline.Text answer
                         && SIGNS.stream().anyMatch(answer.emphasis()::contains)
                         && BEHIND_EQUALS.matcher(parts.get(i - 1).plain()).matches());
+    }
+
+    /** "The first flight of a queen is her &lt;red&gt;mating&lt;/red&gt; flight.": it asks nothing, and nobody is to judge it. */
+    private static boolean isStatementWithColour(Prose stem, String said) {
+        String text = stem.plain().strip();
+        boolean statement = text.endsWith(".")
+                && text.indexOf('?') < 0
+                && !ASKS.matcher(text).matches()
+                && JudgedBy.in(said).isEmpty();
+        return statement
+                && stem.parts().stream()
+                        .anyMatch(part -> part instanceof Inline.Text word
+                                && (word.emphasis().contains(Emphasis.COLOR)
+                                        || word.emphasis().contains(Emphasis.HIGHLIGHT)));
     }
 
     private static Optional<TextEntry> bySign(Particulars particulars, Emphasis sign) {

@@ -174,7 +174,10 @@ final class SnagFinder {
     /** "6 Write a note." below the questions of "5 Read the text.": exercises that are heads count as well. */
     private static boolean countsOnFromHead(Drafts drafts, Draft above, int number) {
         return above.section >= 0
-                && drafts.sections().get(above.section).title().matches("\\W*" + (number - 1) + "(?!\\d).*");
+                && drafts.sections()
+                        .get(above.section)
+                        .title()
+                        .matches("\\W*(?:\\p{L}+\\.?\\s)?" + (number - 1) + "(?!\\d).*");
     }
 
     private void numbers(Drafts all) {
@@ -190,7 +193,9 @@ final class SnagFinder {
                             i + 1,
                             drafts.get(i),
                             "After " + above + " comes " + here + ". Look whether a question is missing between them.");
-                } else if (step == 0 && !beginsAnew(drafts.get(i - 1), drafts.get(i))) {
+                } else if (step == 0
+                        && !beginsAnew(drafts.get(i - 1), drafts.get(i))
+                        && !countsOnFromHead(all, drafts.get(i - 1), Integer.parseInt(here))) {
                     add("number-repeat", i + 1, drafts.get(i), "The number " + here + " stands here twice.");
                 }
             }
