@@ -52,6 +52,7 @@ final class HeadScorer {
     private final Set<Integer> directionsForAll;
     private final boolean boldStems;
     private final Set<Integer> rangesWithin;
+    private final Set<Integer> series;
 
     HeadScorer(List<Cues> all, Habits habits, Surroundings around) {
         this.all = all;
@@ -66,6 +67,7 @@ final class HeadScorer {
                 .collect(Collectors.toSet());
         this.directionsForAll = directionsForAll();
         this.rangesWithin = RangesWithin.find(all);
+        this.series = SeriesHeads.find(all);
         this.typeHeads = (int) all.stream()
                 .filter(cues -> cues.is(Trait.TYPE_HEAD) && cues.labels().isEmpty())
                 .count();
@@ -146,6 +148,7 @@ final class HeadScorer {
         fit -= cues.is(Trait.COLON) ? CLEAR : 0;
         fit += index == topHead ? CLEAR : 0;
         fit -= isParticular(cues) ? LEANING : 0;
+        fit -= series.contains(index) ? SURE + SURE : 0;
         // "Total: 40 marks" says what the paper is worth.
         fit -= Vocabulary.ALL.mentions(cues.words(), "points")
                         && cues.text().matches("\\W*\\p{L}+(?:\\s\\p{L}+)?\\s*[:=]\\s*\\d+\\s*\\p{L}*\\W*")
@@ -196,6 +199,7 @@ final class HeadScorer {
         fit += isNameWithPoints(cues) ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.GROUP_HEAD) && !told ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
+        fit += cues.is(Trait.CAPITALS) && isOverGroup(index) ? CLEAR : 0;
         fit += isLabelledHead(index) || isDirection(index)
                 ? SURE + LEANING
                 : habits.headings().contains(index) ? CLEAR : 0;
@@ -209,6 +213,7 @@ final class HeadScorer {
         fit -= WordsInCapitals.isOne(all, index) ? SURE : 0;
         fit -= around.loneHeads().contains(index) || around.isStemWithoutNumber(index) ? 2 * SURE : 0;
         fit -= index == topHead ? SURE : 0;
+        fit += series.contains(index) ? SURE : 0;
         fit -= cues.is(Trait.TEST_WORD) && from.option() == Step.BEFORE_TITLE ? CLEAR + LEANING : 0;
         // The paper's title again, over its answers.
         fit -= around.isTopLine(index)

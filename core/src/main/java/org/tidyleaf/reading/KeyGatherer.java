@@ -266,6 +266,9 @@ final class KeyGatherer {
     }
 
     private Optional<KeyList.Item> find(Draft draft, String number) {
+        if (list.between()) {
+            return list.below(number, draft.cues.get(0).line().number());
+        }
         String heading = heading(draft);
         if (beginAnew && number.equals(draft.number)) {
             return list.find(String.valueOf(drafts.indexOf(draft) + 1), heading);

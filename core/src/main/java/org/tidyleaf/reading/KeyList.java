@@ -13,14 +13,19 @@ import java.util.regex.Pattern;
  *
  * @param items in printed order
  * @param pieces places among the document's pieces that the list takes up; empty where it is another file
+ * @param between whether its lines stand below the questions that they answer, whose numbers begin anew below each
  */
-record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
+record KeyList(List<Item> items, Set<Integer> pieces, KeySource source, boolean between) {
 
     /** "3. larva [1]": the points that a marking guide prints behind its answers. */
     private static final Pattern POINTS_BEHIND =
             Pattern.compile("(.*\\S)(?:\\s+(?:\\[\\d{1,2}]|\\(\\d{1,2}\\))|\\s{4,}\\d{1,2})\\s*");
 
     private static final int SEVERAL = 3;
+
+    KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
+        this(items, pieces, source, false);
+    }
 
     KeyList {
         items = withoutPoints(items);
@@ -63,6 +68,13 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source) {
         return pointed < SEVERAL || pointed * 2 < items.size()
                 ? List.copyOf(items)
                 : items.stream().map(Item::withoutPoints).toList();
+    }
+
+    /** The answer that stands soonest below a line, where the numbers of answers begin anew. */
+    Optional<Item> below(String number, int line) {
+        return items.stream()
+                .filter(item -> item.line() > line && item.number().equals(withoutZeros(number)))
+                .findFirst();
     }
 
     /**

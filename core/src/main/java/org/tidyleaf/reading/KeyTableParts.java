@@ -14,9 +14,12 @@ import org.tidyleaf.reading.KeyTables.Filled;
  */
 final class KeyTableParts {
 
+    /** "Q1", "Question 1": the word for it before the number. */
+    private static final String WORD = "(?:" + Vocabulary.ALL.either("question") + "\\.?\\s?)?";
+
     private static final Pattern LABEL =
-            Pattern.compile("[(]?(\\d{1,3})[.)]?\\s?[(]?([a-h])?[.)]?\\s?[(]?([ivx]{1,4})?[.):]?");
-    private static final Pattern NUMBER = Pattern.compile("[(]?\\d{1,3}[.):]?");
+            Vocabulary.pattern(WORD + "[(]?(\\d{1,3})[.)]?\\s?[(]?([a-h])?[.)]?\\s?[(]?([ivx]{1,4})?[.):]?");
+    private static final Pattern NUMBER = Vocabulary.pattern(WORD + "[(]?\\d{1,3}[.):]?");
     private static final Pattern LETTER = Pattern.compile("[(]?([a-h])[.):]?");
 
     private KeyTableParts() {}

@@ -80,6 +80,10 @@ final class NumberParser {
         if (tolerance.isEmpty() && matcher.group(5) != null) {
             BigDecimal low = number(matcher.group(5));
             BigDecimal high = number(matcher.group(6));
+            if (value.compareTo(low) < 0 || value.compareTo(high) > 0) {
+                // "36 % (10 of 28)" says how it comes about.
+                return key(text.replaceFirst("\\s*\\([^()]*\\)\\s*\\.?\\s*$", ""));
+            }
             // A range of accepted values becomes the tolerance that holds all of it.
             tolerance = Optional.of(
                     value.subtract(low).abs().max(high.subtract(value).abs()));

@@ -51,6 +51,10 @@ final class PointsFinder {
     private static final Pattern FROM_NOTHING =
             Vocabulary.pattern("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*(?:" + WORD + "\\.?)?\\s*\\)\\s*");
 
+    /** "(0–3 p.)" at the end. */
+    private static final Pattern FROM_NOTHING_AT_END =
+            Vocabulary.pattern("\\s*\\(\\s*0\\s*[-\u2013]\\s*(\\d{1,2})\\s*(?:" + WORD + "|p)\\.?\\s*\\)\\s*$");
+
     private static final String SCORE_RULE = "(?<![._\u2026])(?:_{2,}|\\.{3,}|\u2026+)";
 
     /** "____ / 3 p.": a place for what was earned over what can be, in brackets, close to the stroke or behind a whole sentence. */
@@ -161,6 +165,10 @@ final class PointsFinder {
             Matcher end = atLastBracket(AT_END, text);
             if (end.lookingAt()) {
                 return Optional.of(new Found(number(end), end.start(), end.end()));
+            }
+            Matcher nothing = atLastBracket(FROM_NOTHING_AT_END, text);
+            if (nothing.lookingAt()) {
+                return Optional.of(new Found(number(nothing), nothing.start(), nothing.end()));
             }
         }
         boolean far = endsInWord(bare)
