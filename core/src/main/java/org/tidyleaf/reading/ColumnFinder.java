@@ -79,6 +79,11 @@ final class ColumnFinder {
             uses.putAll(fields);
             return;
         }
+        Map<Integer, Columns.Use> lettered = LetteredColumns.find(all, rows);
+        if (!lettered.isEmpty()) {
+            mark(all, rows.keySet().iterator().next(), lettered, rows, uses);
+            return;
+        }
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
             Map<Integer, Columns.Use> heads = new HashMap<>(ColumnHeads.find(all, row.getValue()));
             boolean headRow = has(heads, Columns.Kind.QUESTION)

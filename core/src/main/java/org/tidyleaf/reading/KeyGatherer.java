@@ -273,7 +273,17 @@ final class KeyGatherer {
         if (beginAnew && number.equals(draft.number)) {
             return list.find(String.valueOf(drafts.indexOf(draft) + 1), heading);
         }
-        return list.find(number, heading).or(() -> ofPart(number, heading)).or(() -> ofNumerals(number, heading));
+        return list.find(number, heading)
+                .filter(item -> !isOfOtherSection(item, heading))
+                .or(() -> ofPart(number, heading))
+                .or(() -> ofNumerals(number, heading));
+    }
+
+    /** "Ex. 1: … 4 B" answers the fourth question of exercise 1, and not question 4 that stands in no exercise. */
+    private boolean isOfOtherSection(KeyList.Item item, String heading) {
+        return !item.heading().isEmpty()
+                && !item.isNamedAs(heading)
+                && all.sections().stream().anyMatch(section -> item.isNamedAs(section.title()));
     }
 
     /** "4c(i)" and "4c(ii)" answer a question 4c that asks both. */
@@ -315,6 +325,14 @@ final class KeyGatherer {
                     : part.group(2).length() > 1
                             ? Integer.MAX_VALUE
                             : part.group(2).charAt(0) - 'a';
+            String[] apart = whole.text().strip().split("\\s*;\\s*");
+            boolean apartInOrder = place < apart.length
+                    && apart.length > 1
+                    && Arrays.stream(apart)
+                            .allMatch(one -> AnswerParser.leadingJudgement(one).isPresent());
+            if (apartInOrder) {
+                return Optional.of(new KeyList.Item(whole.heading(), number, apart[place], whole.line()));
+            }
             boolean inOrder = place < judged.length
                     && Arrays.stream(judged)
                             .allMatch(one -> AnswerParser.judgement(one).isPresent());

@@ -50,6 +50,11 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source, boolean 
             number = withoutZeros(number);
         }
 
+        /** Whether a section's heading begins as the list names the part that the answer stands under. */
+        boolean isNamedAs(String title) {
+            return beginsAs(plain(title), plain(heading));
+        }
+
         private Item withoutPoints() {
             Matcher matcher = POINTS_BEHIND.matcher(text);
             return matcher.matches() ? new Item(heading, number, matcher.group(1), line) : this;

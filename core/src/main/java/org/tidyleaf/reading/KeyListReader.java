@@ -39,6 +39,8 @@ final class KeyListReader {
     private static final Pattern EXERCISE_HEAD =
             Pattern.compile("(\\d{1,2})(?:\\s{2,}|\\t)\\s*(?=[(]?1[.):]?\\s*[^\\s\\d.,])");
 
+    private static final Pattern LONE_EXERCISE = Pattern.compile("(\\d{1,2})(?:\\s{2,}|\\t)");
+
     private static final Pattern TITLE = Pattern.compile("(\\p{L}[^:\\d]{2,60}?)\\s*:\\s*(?=[(]?1(?!\\d))");
 
     private static final int LONGEST_TITLE = 100;
@@ -365,6 +367,16 @@ final class KeyListReader {
             heading = exercise.group(1);
             numbers.last = 0;
             return text.substring(exercise.end());
+        }
+        Matcher lone = LONE_EXERCISE.matcher(text);
+        boolean next = exercises
+                && heading.matches("\\d{1,2}")
+                && lone.lookingAt()
+                && Integer.parseInt(lone.group(1)) == Integer.parseInt(heading) + 1;
+        if (next) {
+            // An exercise that is one question has nothing to count.
+            heading = "";
+            numbers.last = 0;
         }
         Matcher named = PART_HEAD.matcher(text);
         Matcher head = named.lookingAt() ? named : BARE_PART_HEAD.matcher(text);

@@ -241,15 +241,17 @@ final class NumberedHeads {
             boolean asks = ASKS.matcher(all.get(from).text()).find();
             boolean judged = JudgedBy.in(all.get(from).text()).isPresent();
             boolean bold = outer.get(i).label().shape().startsWith(ExerciseHeads.SHAPE);
-            if (bold
+            boolean over = bold
                     ? ExerciseHeads.isOverList(all, from, to)
-                    : (!asks || judged) && isOverList(all, from, to, inner)) {
+                    : (!asks || judged) && isOverList(all, from, to, inner);
+            if (over || isOverTable(all, from, to, inner)) {
                 heads.add(outer.get(i));
             }
             questions += asks ? 1 : 0;
         }
-        boolean several =
-                heads.size() > 1 || heads.size() == 1 && isOverChoices(all, heads.get(0), inner, outer.size() == 1);
+        boolean several = heads.size() > 1
+                || heads.size() == 1 && isOverTable(all, heads.get(0).piece(), all.size(), inner)
+                || heads.size() == 1 && isOverChoices(all, heads.get(0), inner, outer.size() == 1);
         return several && questions * 2 <= outer.size() ? heads : List.of();
     }
 
@@ -264,6 +266,19 @@ final class NumberedHeads {
                 return false;
             }
             count += next ? 1 : 0;
+        }
+        return count > 1;
+    }
+
+    /** Whether a table with numbers 1, 2 and on before what asks stands below a head and above the next. */
+    private static boolean isOverTable(List<Cues> all, int head, int to, Map<Integer, Seen> inner) {
+        int count = 0;
+        for (int i = head + 1; i < to; i++) {
+            Seen seen = inner.get(i);
+            boolean counts = seen != null
+                    && seen.label().ordinal() == count + 1
+                    && all.get(i).line().layout().cell().isPresent();
+            count += counts ? 1 : 0;
         }
         return count > 1;
     }
@@ -284,8 +299,8 @@ final class NumberedHeads {
             if (next) {
                 list.add(seen);
                 // What counts on behind the list may be questions of another kind.
-                answered +=
-                        list.size() <= FIRST_OF_LIST && isAnswered(all, i) && !NumberedLists.isBlank(all, seen) ? 1 : 0;
+                boolean asked = isAnswered(all, i) || all.get(i).is(Trait.QUESTION_MARK);
+                answered += list.size() <= FIRST_OF_LIST && asked && !NumberedLists.isBlank(all, seen) ? 1 : 0;
             }
         }
         return list.size() > 1 && answered > 1 && !HabitFinder.asksForOrder(all.get(head));

@@ -66,6 +66,9 @@ final class PointsFinder {
     private static final Pattern SCORE = Vocabulary.pattern("[(\\[]?\\s*(?:" + WORD + "\\s*[:=]?\\s*)?" + SCORE_RULE
             + "\\s*/\\s*\\d{1,3}\\s*(?:" + WORD + "|p)?\\.?\\s*[)\\]]?");
 
+    private static final Pattern BRACKETED =
+            Vocabulary.pattern("[(\\[]\\s*" + NUMBER + "\\s*" + WORD + "\\.?\\s*[)\\]]");
+
     private static final int LONGEST_SCORE = 60;
 
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
@@ -320,6 +323,14 @@ final class PointsFinder {
                 ? second
                 : String.valueOf(questions).equals(second) ? first : chosen;
         return each.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(each.replace(',', '.')));
+    }
+
+    /** "Exercise 1 (4 points) – Multiple choice": in brackets within a heading. */
+    static Optional<Found> bracketed(String text) {
+        Matcher matcher = BRACKETED.matcher(text);
+        return text.indexOf('(') >= 0 && matcher.find()
+                ? Optional.of(new Found(number(matcher), matcher.start(), matcher.end()))
+                : Optional.empty();
     }
 
     /** "(2 marks + 3 marks)", "(2 + 3 points)": what each of a section's questions is worth; empty where it is no such sum. */

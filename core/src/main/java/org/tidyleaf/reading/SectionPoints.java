@@ -91,6 +91,7 @@ final class SectionPoints {
         } else if (within.stream().allMatch(draft -> draft.points.isEmpty())) {
             Optional<BigDecimal> share = PointsFinder.beside(title)
                     .or(() -> PointsFinder.beside(said))
+                    .or(() -> PointsFinder.bracketed(said))
                     .or(() -> bare ? PointsFinder.bareBeside(said) : Optional.empty())
                     .flatMap(found -> PointsFinder.share(found.points(), within.size()));
             within.forEach(draft -> draft.points = share);
