@@ -28,6 +28,9 @@ final class HeadScorer {
     private static final Pattern SUBJECT =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("subject") + "\\s*:\\s*\\S.*");
 
+    /** "MASS", "TIME" right above numbers, too short to head anything elsewhere. */
+    private static final Pattern SHORT_CAPITALS = Pattern.compile("\\p{Lu}{3,12}:?");
+
     private static final Pattern PARTICULAR = Pattern.compile("\\p{L}[\\p{L} ]{1,20}:\\s+\\S.*");
 
     private static final Pattern NAMED_SECTION = Vocabulary.pattern(Vocabulary.ALL.either("section") + "\\s+(?:"
@@ -199,7 +202,10 @@ final class HeadScorer {
         fit += isNameWithPoints(cues) ? CLEAR + LEANING : 0;
         fit += cues.is(Trait.GROUP_HEAD) && !told ? SURE + CLEAR : 0;
         fit += cues.is(Trait.CAPITALS) && cues.is(Trait.SHORT) ? CLEAR : 0;
-        fit += cues.is(Trait.CAPITALS) && isOverGroup(index) ? CLEAR : 0;
+        boolean word = cues.piece().first()
+                && SHORT_CAPITALS.matcher(cues.text()).matches()
+                && !WordsInCapitals.isOne(all, index);
+        fit += word && isOverGroup(index) ? CLEAR + CLEAR : 0;
         fit += isLabelledHead(index) || isDirection(index)
                 ? SURE + LEANING
                 : habits.headings().contains(index) ? CLEAR : 0;

@@ -14,14 +14,18 @@ final class KeyLinesBetween {
 
     private KeyLinesBetween() {}
 
-    /** The answers of all such lines; empty where a line has no number or others than stand above it. */
-    static Optional<KeyList> find(List<Cues> all) {
+    /** The answers of all such lines, the numbers of pairs aside; empty where a line has no number or others than stand above it. */
+    static Optional<KeyList> find(List<Cues> all, Blocks blocks) {
+        Set<Integer> inside = blocks.inside();
         KeyListReader reader = new KeyListReader(all);
         List<Integer> lines = new ArrayList<>();
         Set<String> asked = new HashSet<>();
         boolean anew = false;
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
+            if (inside.contains(i)) {
+                continue;
+            }
             if (!cues.announces(Cues.Announces.KEY)) {
                 boolean again =
                         cues.number().filter(label -> label.ordinal() == 1).isPresent();

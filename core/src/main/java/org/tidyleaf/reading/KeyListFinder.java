@@ -64,7 +64,7 @@ final class KeyListFinder {
         return byPartHeadings(all)
                 .or(() -> inTable(all, blocks))
                 .or(() -> KeyTablesBetween.find(all))
-                .or(() -> KeyLinesBetween.find(all))
+                .or(() -> KeyLinesBetween.find(all, blocks))
                 .or(() -> KeyInOrder.find(all, blocks))
                 .or(() -> inOneLine(all, blocks))
                 .or(() -> unheaded(all, blocks))

@@ -143,9 +143,24 @@ final class NumberedHeads {
             }
             if (!kept.isEmpty()) {
                 chains.put(shape, kept);
+            } else if (areOverQuestions(all, chains.get(shape), series)) {
+                chains.remove(shape);
             }
         }
         return heads;
+    }
+
+    /** Whether most of what is numbered below headings, that all count parts, asks by itself and offers no answers. */
+    private static boolean areOverQuestions(List<Cues> all, List<Seen> heads, Map<String, List<Seen>> series) {
+        Set<Integer> own = heads.stream().map(Seen::piece).collect(Collectors.toSet());
+        int first = heads.get(0).piece();
+        return series.values().stream()
+                .map(seen -> seen.stream()
+                        .filter(s -> s.label().kind() == Label.Kind.NUMBER)
+                        .filter(s -> s.piece() > first && !own.contains(s.piece()))
+                        .toList())
+                .anyMatch(inner -> inner.size() > heads.size()
+                        && inner.stream().filter(s -> asks(all, s.piece())).count() * 3 >= inner.size() * 2);
     }
 
     /** "1. Tick the right answer." and right below, further in, numbers from 1 that have their own places to answer. */

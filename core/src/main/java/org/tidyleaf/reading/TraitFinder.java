@@ -46,9 +46,6 @@ final class TraitFinder {
     /** A bullet whose own line is empty: a list within it goes on below. */
     private static final Pattern LONE_BULLET = Pattern.compile("[\u2022\u25e6\u25aa\u25cf\u2043\u00b7\u2013-]");
 
-    /** "TIME" may head a part; "TRUE" has a meaning of its own, and shorter words are codes. */
-    private static final int FEWEST_CAPITALS = 4;
-
     /** A rule to write on, with a unit behind it perhaps. */
     static final Pattern WRITING = Pattern.compile(
             "(?:[_.\u2026]{3,}\\s*[,;<>\u2192-]?\\s*)+[^\\s_.\u2026?!]{0,10}|(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{2,}\\s*){2,}|\\[\\s{5,}]");
@@ -349,7 +346,7 @@ final class TraitFinder {
 
     private static boolean isCapitals(String text) {
         long letters = text.chars().filter(Character::isLetter).count();
-        return letters >= FEWEST_CAPITALS && text.chars().noneMatch(Character::isLowerCase);
+        return letters >= 5 && text.chars().noneMatch(Character::isLowerCase);
     }
 
     private static void add(Set<Trait> traits, Trait trait, boolean present) {
