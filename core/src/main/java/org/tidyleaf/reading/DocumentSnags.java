@@ -44,12 +44,32 @@ final class DocumentSnags {
                 leftOver(cues, i < lastStem, snags);
             }
             unreadable(cues.line(), drafts.owners()[i], snags);
+            if (role == Role.SECTION && begun && asksNothingBelow(i, roles, drafts) && isSentence(cues)) {
+                snags.add(
+                        new Snag(
+                                "left-over",
+                                0,
+                                cues.line().number(),
+                                "No question stands below this heading. If it asks something itself, say here that it is one."));
+            }
         }
         holes(roles, drafts, snags);
         ranges(roles, questions, snags);
         for (Note note : source.notes()) {
             snags.add(new Snag(note.kind(), owner(note.line(), roles, drafts), note.line(), note.message()));
         }
+    }
+
+    /** Whether nothing from a heading on to the next, or to the end, belongs to a question. */
+    private static boolean asksNothingBelow(int head, List<Assigned> roles, Drafts drafts) {
+        int at = head + 1;
+        while (at < roles.size() && roles.get(at).step().role() != Role.SECTION) {
+            if (drafts.owners()[at] > 0) {
+                return false;
+            }
+            at++;
+        }
+        return true;
     }
 
     /** The 1-based place of the question that a line belongs to, or 0. */

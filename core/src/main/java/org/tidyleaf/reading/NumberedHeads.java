@@ -47,8 +47,13 @@ final class NumberedHeads {
                                     || isWordedOtherwise(all, outer, series.get(e.getKey()))
                                             && asksInEach(all, outer, series.get(e.getKey())));
             if (heads) {
-                chains.remove(shape);
-                return outer.stream().map(Seen::piece).collect(Collectors.toSet());
+                List<Seen> asking = askAlone(all, outer, chains);
+                chains.put(shape, asking);
+                chains.values().removeIf(List::isEmpty);
+                return outer.stream()
+                        .filter(seen -> !asking.contains(seen))
+                        .map(Seen::piece)
+                        .collect(Collectors.toSet());
             }
             List<Seen> overLists = HabitFinder.isWorded(shape) ? overLists(all, outer, chains, inBlocks) : List.of();
             if (!overLists.isEmpty()) {
@@ -87,6 +92,23 @@ final class NumberedHeads {
                 .filter(from -> from > 0)
                 .orElse(text.length());
         return text.substring(0, end).replaceAll("^[\\d.\\s]+|\\s+$", "");
+    }
+
+    /** "Exercise 4. In ten lines, explain …" with nothing numbered below it, beside heads over lists. */
+    private static List<Seen> askAlone(List<Cues> all, List<Seen> outer, Map<String, List<Seen>> chains) {
+        Set<Integer> numbered = new HashSet<>();
+        chains.values().forEach(members -> members.forEach(seen -> numbered.add(seen.piece())));
+        List<Seen> asking = new ArrayList<>();
+        for (int i = 0; i < outer.size(); i++) {
+            int from = outer.get(i).piece();
+            int to = i + 1 < outer.size() ? outer.get(i + 1).piece() : all.size();
+            boolean list = numbered.stream().anyMatch(piece -> piece > from && piece < to);
+            Cues cues = all.get(from);
+            if (!list && cues.is(Trait.ENDS_SENTENCE) && OpenMaker.asksToExplain(cues.text())) {
+                asking.add(outer.get(i));
+            }
+        }
+        return asking;
     }
 
     /** "Question 1" and nothing else. */

@@ -41,7 +41,7 @@ final class OpenMaker {
             Pattern.compile("(.*\\w[.!])\\s+(?:[(\\[]\\s*(\\p{L})\\s*[)\\]]|(\\p{L}))\\s*");
 
     private static final Pattern EXPLAIN =
-            Vocabulary.pattern("(?:.*[.:!]\\s+)?\u00bf?" + Vocabulary.ALL.either("explain") + "\\b.*");
+            Vocabulary.pattern("(?:.*[.:!,]\\s+)?\u00bf?" + Vocabulary.ALL.either("explain") + "\\b.*");
 
     private final Source source;
     private final JudgingWords judging;
