@@ -15,6 +15,8 @@ final class BracketedGaps {
 
     private static final Pattern BRACKETED = Pattern.compile("\\[([^\\[\\]]{0,40})]");
 
+    private static final Pattern ASKED_BEFORE = Pattern.compile("(?s).*(?:\\?\\s*|\\s{3,})");
+
     private BracketedGaps() {}
 
     /** The question with its bracketed words as gaps; empty where it has none. */
@@ -29,7 +31,19 @@ final class BracketedGaps {
             }
         }
         boolean found = !gaps.isEmpty() && particulars.stem().gapCount() == 0;
+        if (found && gaps.size() == 1 && isBehind(parts)) {
+            Prose asked = new Prose(parts.subList(0, parts.size() - 1)).joined();
+            return Optional.of(new TextEntry(particulars.withStem(asked), gaps));
+        }
         return found ? Optional.of(new TextEntry(particulars.withStem(new Prose(parts)), gaps)) : Optional.empty();
+    }
+
+    /** "How many are there?   [150]": behind the whole question, or far behind it, the brackets hold its answer and are no gap. */
+    private static boolean isBehind(List<Inline> parts) {
+        int last = parts.size() - 1;
+        return last > 0
+                && parts.get(last) instanceof Inline.Gap
+                && ASKED_BEFORE.matcher(parts.get(last - 1).plain()).matches();
     }
 
     private static void cut(Inline.Text text, List<Inline> parts, List<List<String>> gaps) {

@@ -90,7 +90,7 @@ final class PrintedPairs {
         String[] words = pair.split("\\|");
         String apart = letters ? "\\s{1,8}" : "\\s{2,8}|\\t|\\s(?=[\u2610\u2611\u25a1\u25cb\u25ef(\\[])";
         String regex = "\\s*[(\\[]?\\s*" + BOX + words[0] + "[)\\]]?(?:\\s?[/|]\\s?|" + apart + ")[(\\[]?" + BOX
-                + words[1] + "\\s*[)\\]]?\\s+";
+                + words[1] + "\\s*[)\\]]?:?\\s+";
         return letters ? Pattern.compile(regex) : Vocabulary.pattern(regex);
     }
 
