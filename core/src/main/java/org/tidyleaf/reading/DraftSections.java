@@ -78,7 +78,8 @@ final class DraftSections {
 
     /** "Part   A.   Multiple   choice": a heading that fills its line, with no two words as near as words are. */
     private static String unstretched(String title) {
-        return STRETCHED.matcher(title).matches() ? title.replaceAll(" {2,}", " ") : title;
+        String line = title.replaceAll("\\s*\\t\\s*", " ");
+        return STRETCHED.matcher(line).matches() ? line.replaceAll(" {2,}", " ") : line;
     }
 
     /** The points of each question are no part of the title. */
