@@ -54,8 +54,7 @@ final class DraftSections {
                 whole.from() + NumberedRoom.forLetters(cues.text()).orElse(whole.to() - whole.from()));
         String head = cues.line().text().substring(whole.from(), told);
         String title = each.filter(found -> found.to() <= head.length())
-                .or(() -> PointsFinder.factorsAtEnd(head))
-                .or(() -> bracketsAtEnd(head))
+                .or(() -> worthAtEnd(head))
                 .map(found -> without(head, found))
                 .orElse(head);
         String named = told < whole.to() ? title.strip().replaceFirst("\\s*:$", "") : title.strip();
@@ -63,17 +62,18 @@ final class DraftSections {
         said.add(cues.text());
         if (told < whole.to() && NumberedRoom.forLetters(cues.text()).isEmpty()) {
             String rest = cues.line().text().substring(told, whole.to());
-            int end = told + bracketsAtEnd(rest).map(PointsFinder.Found::from).orElse(rest.length());
+            int end = told + worthAtEnd(rest).map(PointsFinder.Found::from).orElse(rest.length());
             tell(new Segment(whole.line(), told, end));
         }
     }
 
-    /** "Section B (10 marks)": what all of its questions are worth. */
-    private static Optional<PointsFinder.Found> bracketsAtEnd(String head) {
-        return PointsFinder.beside(head)
-                .filter(found -> found.from() > 0
-                        && found.to() == head.length()
-                        && head.stripTrailing().matches("(?s).*[)\\]]"));
+    /** "Section B (10 marks)", "Essays (2 x 5 = 10)": what all of its questions are worth. */
+    private static Optional<PointsFinder.Found> worthAtEnd(String head) {
+        return PointsFinder.factorsAtEnd(head)
+                .or(() -> PointsFinder.beside(head)
+                        .filter(found -> found.from() > 0
+                                && found.to() == head.length()
+                                && head.stripTrailing().matches("(?s).*[)\\]]")));
     }
 
     /** "Part   A.   Multiple   choice": a heading that fills its line, with no two words as near as words are. */
@@ -116,10 +116,7 @@ final class DraftSections {
         boolean asks =
                 cues.line().text().substring(from, Math.max(from, to)).strip().contains(" ");
         String head = cues.line().text().substring(whole.from(), Math.max(from, to));
-        int worth = PointsFinder.factorsAtEnd(head)
-                .or(() -> bracketsAtEnd(head))
-                .map(PointsFinder.Found::from)
-                .orElse(head.length());
+        int worth = worthAtEnd(head).map(PointsFinder.Found::from).orElse(head.length());
         to = Math.max(from, Math.min(to, whole.from() + worth));
         return asks ? Optional.of(new Segment(whole.line(), from, to)) : Optional.empty();
     }
