@@ -22,29 +22,6 @@ final class KeyListReader {
     private static final Pattern FILE_HEADING = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*|[-\u2013\u2014:].{0,80})?");
 
-    private static final Pattern PART_HEAD = Vocabulary.pattern("((?:" + Vocabulary.ALL.either("section")
-            + "|(?=.*?:\\s*[(]?\\d{1,3}[a-h]?\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
-            + Vocabulary.ALL.either("numbers")
-            + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1(?:\\s*[.):]|\\s*\\p{L}.*\\s2\\s*\\p{L}))"
-            + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
-
-    /** "II. 6. F   7. T" where the numbers count on from the part above. */
-    private static final Pattern COUNTING_HEAD =
-            Pattern.compile("([IVX]{1,5}|[A-H])\\s*[:.)]\\s*(?=[(]?(\\d{1,3})(?:\\s?[-\u2013]\\s?\\d{1,3})?[.):]?\\s)");
-
-    /** "A 1 leave, 2 found": nothing behind the letter of the part but its first number. */
-    private static final Pattern BARE_PART_HEAD = Pattern.compile("([A-H]|[IVX]{1,4})\\s+(?=[(]?1[.):]?\\s*\\p{L})");
-
-    /** "2  1 wax  2 comb": the number of an exercise, far before the first of its own numbers. */
-    private static final Pattern EXERCISE_HEAD =
-            Pattern.compile("(\\d{1,2})(?:\\s{2,}|\\t)\\s*(?=[(]?1[.):]?\\s*[^\\s\\d.,])");
-
-    private static final Pattern LONE_EXERCISE = Pattern.compile("(\\d{1,2})(?:\\s{2,}|\\t)");
-
-    private static final Pattern TITLE = Pattern.compile("(\\p{L}[^:\\d]{2,60}?)\\s*:\\s*(?=[(]?1(?!\\d))");
-
-    private static final int LONGEST_TITLE = 100;
-
     /** "distance   Bonus: a cast": what is said of something else behind a wide space. */
     private static final Pattern FIELD_BEHIND = Pattern.compile("\\s{2,}\\p{Lu}\\p{L}{2,12}\\s*:.*$");
 
@@ -84,14 +61,15 @@ final class KeyListReader {
     private String[] numberRow = {};
     private int numberPiece;
     private String heading = "";
-    private boolean exercises;
     private String waiting = "";
     private final NumberedAnswers numbers = new NumberedAnswers();
     private final KeyLineForms forms;
+    private final KeyPartHeads partHeads;
 
     KeyListReader(List<Cues> all) {
         this.all = all;
         this.forms = new KeyLineForms(all);
+        this.partHeads = new KeyPartHeads(all);
     }
 
     /** "Key: 1 wax … 11 drew" wraps, and "12 found" stands on the last line of all. */
@@ -145,7 +123,7 @@ final class KeyListReader {
     }
 
     void readFrom(int start) {
-        exercises = areExercises(start);
+        partHeads.look(start);
         Map<Integer, List<Integer>> tables = new LinkedHashMap<>();
         for (int i = start; i < all.size(); i++) {
             Optional<Cell> cell = all.get(i).line().layout().cell();
@@ -171,21 +149,6 @@ final class KeyListReader {
                 line(i);
             }
         }
-    }
-
-    /** Whether several lines begin with the number of an exercise, counted on. */
-    private boolean areExercises(int start) {
-        int last = 0;
-        int several = 0;
-        for (int i = start; i < all.size(); i++) {
-            Matcher head = EXERCISE_HEAD.matcher(all.get(i).line().text());
-            if (all.get(i).piece().first() && head.lookingAt()) {
-                int number = Integer.parseInt(head.group(1));
-                several += number == last + 1 || last == 0 ? 1 : 0;
-                last = number;
-            }
-        }
-        return several > 1;
     }
 
     private boolean isSameLine(int piece) {
@@ -357,50 +320,13 @@ final class KeyListReader {
 
     /** "Part B: 1 wax, 2 comb": the answers behind the name of their part, which is kept as their heading. */
     private String withoutHead(String text) {
-        Matcher counting = COUNTING_HEAD.matcher(text);
-        if (numbers.last > 0 && counting.lookingAt() && Integer.parseInt(counting.group(2)) == numbers.last + 1) {
-            heading = counting.group(1);
-            return text.substring(counting.end());
-        }
-        Matcher exercise = EXERCISE_HEAD.matcher(text);
-        if (exercises && exercise.lookingAt()) {
-            heading = exercise.group(1);
-            numbers.last = 0;
-            return text.substring(exercise.end());
-        }
-        Matcher lone = LONE_EXERCISE.matcher(text);
-        boolean next = exercises
-                && heading.matches("\\d{1,2}")
-                && lone.lookingAt()
-                && Integer.parseInt(lone.group(1)) == Integer.parseInt(heading) + 1;
-        if (next) {
-            // An exercise that is one question has nothing to count.
-            heading = "";
-            numbers.last = 0;
-        }
-        Matcher named = PART_HEAD.matcher(text);
-        Matcher head = named.lookingAt() ? named : BARE_PART_HEAD.matcher(text);
-        if (!head.lookingAt()) {
-            return withoutTitle(text);
-        }
-        heading = head.group(1);
-        numbers.last = 0;
-        return text.substring(head.end());
-    }
-
-    /** "Matching: 1 B; 2 C": the title of a part of the test before its answers. */
-    private String withoutTitle(String text) {
-        Matcher title = TITLE.matcher(text);
-        boolean known = title.lookingAt()
-                && all.stream()
-                        .filter(cues -> cues.text().length() < LONGEST_TITLE)
-                        .anyMatch(cues -> PointsFinder.withoutEach(cues.text()).equalsIgnoreCase(title.group(1)));
-        if (!known) {
+        Optional<KeyPartHeads.Head> head = partHeads.find(text, heading, numbers.last);
+        if (head.isEmpty()) {
             return text;
         }
-        heading = title.group(1);
-        numbers.last = 0;
-        return text.substring(title.end());
+        heading = head.get().heading();
+        numbers.last = head.get().countsOn() ? numbers.last : 0;
+        return text.substring(head.get().end());
     }
 
     /** A row of numbers and, soon below it, a row of answers, parted by tabs; each row may begin with its name. */
