@@ -165,7 +165,7 @@ final class BlockFinder {
     }
 
     /** "Ordne nach der Größe" has the word of "Ordne zu" and asks for an order. */
-    private static boolean asksToMatch(Cues cues) {
+    static boolean asksToMatch(Cues cues) {
         return WORDS.mentions(cues.words(), "match")
                 && MATCH.matcher(cues.text()).find()
                 && !HabitFinder.asksForOrder(cues);

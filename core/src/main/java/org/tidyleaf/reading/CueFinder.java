@@ -101,6 +101,7 @@ final class CueFinder {
         LettersGoingOn.label(all);
         ExerciseHeads.label(all);
         BoldLetterHeads.mark(all);
+        Exercises.label(all);
         NamedNumbers.mark(all);
         UnsignedNumerals.label(all);
         LettersBelowNumbers.mark(all);

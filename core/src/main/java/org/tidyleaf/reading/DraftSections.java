@@ -70,10 +70,7 @@ final class DraftSections {
     /** "Section B (10 marks)", "Essays (2 x 5 = 10)": what all of its questions are worth. */
     private static Optional<PointsFinder.Found> worthAtEnd(String head) {
         return PointsFinder.factorsAtEnd(head)
-                .or(() -> PointsFinder.beside(head)
-                        .filter(found -> found.from() > 0
-                                && found.to() == head.length()
-                                && head.stripTrailing().matches("(?s).*[)\\]]")));
+                .or(() -> PointsFinder.beside(head).filter(found -> found.from() > 0 && found.to() == head.length()));
     }
 
     /** "Part   A.   Multiple   choice": a heading that fills its line, with no two words as near as words are. */

@@ -42,17 +42,14 @@ final class KeyListFinder {
 
     private static final int FEWEST_OTHERS = 2;
 
+    private static final int LONGEST_HEADING = 90;
+
     private KeyListFinder() {}
 
     /** The list at the end of a test, if it has one. */
     static KeyList find(List<Cues> all, Blocks blocks) {
         for (int i = all.size() - 1; i > 0; i--) {
-            boolean possible = all.get(i).text().length() < 90
-                    && all.get(i).labels().isEmpty()
-                    && all.get(i).line().layout().cell().isEmpty()
-                    && !WrappedWords.isRestOfSentence(all, i)
-                    && HEADING.matcher(all.get(i).text()).matches();
-            if (possible) {
+            if (isHeading(all, i)) {
                 KeyListReader reader = new KeyListReader(all);
                 reader.readFrom(i + 1);
                 if (reader.isConvincing(i)) {
@@ -71,10 +68,20 @@ final class KeyListFinder {
                 .orElse(KeyList.NONE);
     }
 
+    /** "Answer key" and nothing else. */
+    static boolean isHeading(List<Cues> all, int piece) {
+        Cues cues = all.get(piece);
+        return cues.text().length() < LONGEST_HEADING
+                && cues.labels().isEmpty()
+                && cues.line().layout().cell().isEmpty()
+                && !WrappedWords.isRestOfSentence(all, piece)
+                && HEADING.matcher(cues.text()).matches();
+    }
+
     /** From the first heading of a part's answers on, where everything below it is an answer. */
     private static Optional<KeyList> byPartHeadings(List<Cues> all) {
         for (int i = 1; i < all.size(); i++) {
-            boolean possible = all.get(i).text().length() < 90
+            boolean possible = all.get(i).text().length() < LONGEST_HEADING
                     && Vocabulary.ALL.mentions(all.get(i).words(), "list")
                     && PART_HEADING.matcher(all.get(i).text()).matches();
             if (possible) {

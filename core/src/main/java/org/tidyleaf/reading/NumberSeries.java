@@ -188,7 +188,9 @@ final class NumberSeries {
             String above = seen.get(from).label().printed();
             String here = seen.get(to).label().printed();
             // Lines that only their place counts print nothing.
-            if (here.isEmpty() || Character.isDigit(here.charAt(here.length() - 1))) {
+            if (here.isEmpty()
+                    || !Character.isDigit(here.charAt(0))
+                    || Character.isDigit(here.charAt(here.length() - 1))) {
                 return -1;
             }
             boolean numerals =
