@@ -19,7 +19,7 @@ final class Exercises {
     private static final String SHAPE = "9item";
 
     private static final Pattern COUNTED = Pattern.compile(
-            "(?:(?<word>\\p{Lu}\\p{L}{2,20})\\s(?<number>\\d{1,2})|(?<numeral>[IVX]{1,4})|(?<letter>[A-H]))\\s?(?:[.:)\u2013\u2014-](?<told>.*)|)");
+            "(?:(?<word>\\p{Lu}\\p{L}{2,20})\\s(?<number>\\d{1,2})|(?<numeral>[IVX]{1,4})|(?<letter>[A-H]))\\s?(?:(?<sign>[.:)\u2013\u2014-])(?<told>.*)|)");
 
     private static final List<String> NUMERALS = List.of("I", "II", "III", "IV", "V", "VI", "VII", "VIII", "IX", "X");
 
@@ -42,12 +42,13 @@ final class Exercises {
     static void label(List<Cues> all) {
         for (List<Head> heads : series(all).values()) {
             long directing = heads.stream().filter(Head::directs).count();
-            if (heads.size() < 2 || directing * 3 < heads.size() * 2) {
+            if (heads.size() < 2 || directing == 0) {
                 continue;
             }
             List<Items> lists = lists(all, heads);
             long asking = lists.stream().filter(Items::ask).count();
-            if (asking > 1 && asking * 2 >= heads.size() && differ(lists)) {
+            boolean sure = asking * 3 >= heads.size() * 2 || directing * 2 >= heads.size();
+            if (asking > 1 && asking * 2 >= heads.size() && sure && differ(lists)) {
                 lists.forEach(items -> mark(all, items));
                 return;
             }
@@ -97,12 +98,13 @@ final class Exercises {
                     && cues.line().text().length() < LONGEST_HEAD
                     && cues.line().layout().cell().isEmpty()
                     && counted.matches();
-            if (!possible) {
+            if (!possible || isAmongOptions(all, i)) {
                 continue;
             }
             String key = counted.group("word") != null
                     ? counted.group("word")
                     : counted.group("numeral") != null ? "numeral" : "letter";
+            key += Optional.ofNullable(counted.group("sign")).orElse("");
             int ordinal = ordinal(counted);
             List<Head> above = series.computeIfAbsent(key, none -> new ArrayList<>());
             if (ordinal == above.size() + 1) {
@@ -110,6 +112,33 @@ final class Exercises {
             }
         }
         return series;
+    }
+
+    /** Whether the letter before or behind it stands right above or below, and no list begins there. */
+    private static boolean isAmongOptions(List<Cues> all, int piece) {
+        Optional<Label> letter = capital(all.get(piece));
+        boolean overList =
+                piece + 1 < all.size() && counter(all.get(piece + 1), 1).isPresent();
+        return letter.isPresent()
+                && !overList
+                && (isBeside(all, piece - 1, letter.get(), -1) || isBeside(all, piece + 1, letter.get(), 1));
+    }
+
+    private static boolean isBeside(List<Cues> all, int piece, Label letter, int step) {
+        return piece >= 0
+                && piece < all.size()
+                && capital(all.get(piece))
+                        .filter(other -> other.ordinal() == letter.ordinal() + step)
+                        .filter(other -> other.shape().equals(letter.shape()))
+                        .isPresent();
+    }
+
+    private static Optional<Label> capital(Cues cues) {
+        return cues.labels().stream()
+                .filter(label ->
+                        label.kind() == Label.Kind.LETTER && !label.printed().isEmpty())
+                .filter(label -> Character.isUpperCase(label.printed().charAt(0)))
+                .findFirst();
     }
 
     private static int ordinal(Matcher counted) {
@@ -123,7 +152,14 @@ final class Exercises {
 
     private static boolean directs(List<Cues> all, int piece, Matcher counted) {
         String told = Optional.ofNullable(counted.group("told")).orElse("").strip();
-        return ExerciseHeads.directs(told)
+        Cues cues = all.get(piece);
+        boolean word = counted.group("word") != null;
+        // "Exercise 2" heads what is below it, "Question 2" asks, if it does not tell what to do with each below.
+        boolean named = word && cues.is(Trait.SECTION_WORD) && cues.labels().isEmpty();
+        boolean apart = !word && (cues.is(Trait.BOLD) || cues.is(Trait.HEADING)) && !cues.is(Trait.QUESTION_MARK);
+        return named
+                || apart
+                || ExerciseHeads.directs(told)
                 || JudgedBy.in(told).isPresent()
                 || ExerciseHeads.directsBelow(all, piece)
                 || told.isEmpty()
@@ -192,6 +228,11 @@ final class Exercises {
                 ? cues.labels().stream()
                         .filter(label ->
                                 label.ordinal() == ordinal && !label.printed().isEmpty())
+                        // "Day: (6) ______": the number of a gap.
+                        .filter(label -> cues.line()
+                                .text()
+                                .substring(cues.piece().segment().from(), label.from())
+                                .isBlank())
                         .filter(label -> label.kind() == Label.Kind.NUMBER && !HabitFinder.isWorded(label.shape())
                                 || label.kind() == Label.Kind.LETTER
                                         && Character.isLowerCase(label.printed().charAt(0)))

@@ -18,6 +18,9 @@ final class FarLetters {
 
     private static final Pattern OTHER = Pattern.compile("(?:.*\\S)?(?:\\s{4,}|\\s?\\t\\s?)[I-Z]\\s*");
 
+    /** "T" before "F". */
+    private static final Pattern LONE_CAPITAL = Pattern.compile("\\s\\p{Lu}\\s*$");
+
     /** Behind a question, whose options stand below. */
     private static final Pattern FAR_IN_BRACKETS =
             Pattern.compile("\\W*\\d{1,3}\\S{0,2}\\s.*\\S(?:\\s{4,}|\\s?\\t\\s?)([(\\[]\\s?[A-H]\\s?[)\\]])\\s*");
@@ -50,6 +53,9 @@ final class FarLetters {
                     && endsInCapital(line.text())
                     && far.matches()
                     && far.start(1) > 0
+                    && !LONE_CAPITAL
+                            .matcher(line.text().substring(0, far.start(1)))
+                            .find()
                     && isLettered(line);
             if (option) {
                 cuts.put(line.number(), far.start(1));

@@ -311,38 +311,41 @@ final class KeyGatherer {
         if (!part.matches()) {
             return Optional.empty();
         }
-        return list.find(part.group(1), heading).flatMap(whole -> {
-            Matcher answer = Pattern.compile(
-                            "(?:^|\\s|[,;])[(\\[]?" + part.group(2)
-                                    + "[).:\\]\u2013-]\\s*(.*?)(?=(?:\\s|[,;])+[(\\[]?(?:[a-z]|[ivx]{2,4}|\\d{1,2})[).:\\]\u2013-]\\s?|$)")
-                    .matcher(whole.text());
-            Matcher spaced = Pattern.compile("(?:^|[,;]\\s*|\\s)" + part.group(2)
-                            + "\\s+(\\S.*?)(?=(?:[,;]\\s*|\\s+)[a-z]\\s+\\S|[,;.]?$)")
-                    .matcher(whole.text());
-            String[] judged = whole.text().strip().split("\\s*[-,;/\u2013]\\s*|\\s+");
-            int place = Character.isDigit(part.group(2).charAt(0))
-                    ? Integer.parseInt(part.group(2)) - 1
-                    : part.group(2).length() > 1
-                            ? Integer.MAX_VALUE
-                            : part.group(2).charAt(0) - 'a';
-            String[] apart = whole.text().strip().split("\\s*;\\s*");
-            boolean apartInOrder = place < apart.length
-                    && apart.length > 1
-                    && Arrays.stream(apart)
-                            .allMatch(one -> AnswerParser.leadingJudgement(one).isPresent());
-            if (apartInOrder) {
-                return Optional.of(new KeyList.Item(whole.heading(), number, apart[place], whole.line()));
-            }
-            boolean inOrder = place < judged.length
-                    && Arrays.stream(judged)
-                            .allMatch(one -> AnswerParser.judgement(one).isPresent());
-            Optional<String> said = inOrder
-                    ? Optional.of(judged[place])
-                    : answer.find()
-                            ? Optional.of(answer.group(1))
-                            : spaced.find() ? Optional.of(spaced.group(1)) : Optional.empty();
-            return said.map(text -> new KeyList.Item(whole.heading(), number, text, whole.line()));
-        });
+        Optional<KeyList.Item> said = list.part(part.group(1), part.group(2));
+        return said.isPresent()
+                ? said
+                : list.find(part.group(1), heading).flatMap(whole -> ofWhole(whole, part, number));
+    }
+
+    private static Optional<KeyList.Item> ofWhole(KeyList.Item whole, Matcher part, String number) {
+        Matcher answer = Pattern.compile(
+                        "(?:^|\\s|[,;])[(\\[]?" + part.group(2)
+                                + "[).:\\]\u2013-]\\s*(.*?)(?=(?:\\s|[,;])+[(\\[]?(?:[a-z]|[ivx]{2,4}|\\d{1,2})[).:\\]\u2013-]\\s?|$)")
+                .matcher(whole.text());
+        Matcher spaced = Pattern.compile(
+                        "(?:^|[,;]\\s*|\\s)" + part.group(2) + "\\s+(\\S.*?)(?=(?:[,;]\\s*|\\s+)[a-z]\\s+\\S|[,;]?$)")
+                .matcher(whole.text());
+        String[] judged = whole.text().strip().split("\\s*[-,;/\u2013]\\s*|\\s+");
+        int place = Character.isDigit(part.group(2).charAt(0))
+                ? Integer.parseInt(part.group(2)) - 1
+                : part.group(2).length() > 1 ? Integer.MAX_VALUE : part.group(2).charAt(0) - 'a';
+        String[] apart = whole.text().strip().split("\\s*;\\s*");
+        boolean apartInOrder = place < apart.length
+                && apart.length > 1
+                && Arrays.stream(apart)
+                        .allMatch(one -> AnswerParser.leadingJudgement(one).isPresent());
+        if (apartInOrder) {
+            return Optional.of(new KeyList.Item(whole.heading(), number, apart[place], whole.line()));
+        }
+        boolean inOrder = place < judged.length
+                && Arrays.stream(judged)
+                        .allMatch(one -> AnswerParser.judgement(one).isPresent());
+        Optional<String> said = inOrder
+                ? Optional.of(judged[place])
+                : answer.find()
+                        ? Optional.of(answer.group(1))
+                        : spaced.find() ? Optional.of(spaced.group(1)) : Optional.empty();
+        return said.map(text -> new KeyList.Item(whole.heading(), number, text, whole.line()));
     }
 
     private void claim(Draft draft, Draft.Announced said, KeySource kind, String words, List<Claim> claims) {

@@ -155,6 +155,14 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source, boolean 
                 .findFirst();
     }
 
+    /** "Exercise 2: a) wax": what answers part 2a. */
+    Optional<Item> part(String exercise, String letter) {
+        return items.stream()
+                .filter(item -> item.number().equals(letter))
+                .filter(item -> plain(item.heading()).matches("\\p{L}{2,} " + Pattern.quote(exercise)))
+                .findFirst();
+    }
+
     /** Whether a heading begins with the words that a list names it by, the first of them perhaps cut short. */
     private static boolean beginsAs(String heading, String named) {
         String[] words = heading.split(" ");

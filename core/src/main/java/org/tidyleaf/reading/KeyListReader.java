@@ -63,6 +63,11 @@ final class KeyListReader {
     private String heading = "";
     private String waiting = "";
     private final NumberedAnswers numbers = new NumberedAnswers();
+    private final LetteredKeyLines letters = new LetteredKeyLines();
+
+    /** The part that letters were last read of. */
+    private String lettersOf = "";
+
     private final KeyLineForms forms;
     private final KeyPartHeads partHeads;
 
@@ -171,6 +176,10 @@ final class KeyListReader {
             taken.add(piece);
             return;
         }
+        if (isLettered(piece)) {
+            taken.add(piece);
+            return;
+        }
         int before = items.size();
         tabbed(piece);
         wholePart(cues);
@@ -214,6 +223,25 @@ final class KeyListReader {
             numbers.last = 0;
             taken.add(piece);
         }
+    }
+
+    private boolean isLettered(int piece) {
+        Cues cues = all.get(piece);
+        String text =
+                cues.line().text().substring(cues.piece().segment().from()).strip();
+        String below = piece + 1 < all.size() ? all.get(piece + 1).text() : "";
+        if (!heading.equals(lettersOf)) {
+            letters.begin();
+            lettersOf = heading;
+        }
+        Optional<LetteredKeyLines.Said> said = letters.read(text, heading, below);
+        said.filter(found -> !found.heading().isEmpty()).ifPresent(found -> {
+            heading = found.heading();
+            lettersOf = heading;
+            numbers.last = 0;
+        });
+        said.ifPresent(found -> take(found.answers(), cues.line().number()));
+        return said.isPresent();
     }
 
     /** What a full line of several parts wraps over: the lines right below it that name no part at their beginning. */

@@ -105,6 +105,7 @@ public final class MadeExercises {
     private int list;
     private int exercise;
     private int item;
+    private int judging;
 
     /** @param format the ending of the file's name, "docx" for example, where plain text does not do */
     public MadeExercises(long seed, String languageCode, String format) {
@@ -160,7 +161,7 @@ public final class MadeExercises {
         page.line(say("Name") + ": ____________________");
         List<Runnable> all = new ArrayList<>(List.of(
                 () -> exercise("Choose the best answer.", 5, language.choices(), this::choices),
-                () -> exercise("Are these statements true or false?", 5, language.statements(), this::statements),
+                () -> exercise(judgingWords(), 5, language.statements(), this::statements),
                 () -> exercise("Write one word in each gap.", 4, language.gaps(), this::gaps),
                 () -> exercise("Answer in a word or two.", 3, language.asked(), this::asked),
                 () -> exercise("Give the unit as well.", 3, language.numbers(), this::numbers),
@@ -183,7 +184,10 @@ public final class MadeExercises {
         exercise++;
         do {
             count = one(Count.values());
-        } while (head == Head.NUMBER && !count.letters() || goesOn && count.letters());
+        } while (head == Head.NUMBER && !count.letters()
+                || goesOn && count.letters()
+                // Where all that is below a counted word has letters, they name parts of it.
+                || exercise == 1 && head.name().startsWith("WORD") && count.letters());
         if (!goesOn) {
             item = 0;
         }
@@ -281,20 +285,28 @@ public final class MadeExercises {
         }
     }
 
+    private String judgingWords() {
+        judging = random.nextInt(4);
+        return switch (judging) {
+            case 1 -> "Circle T or F.";
+            case 2 -> "Write T for true or F for false on each line.";
+            default -> "Are these statements true or false?";
+        };
+    }
+
     private void statements(List<Content.Statement> all) {
-        int form = random.nextInt(4);
         for (Content.Statement statement : all) {
             String yes = say("True");
             String no = say("False");
             boolean right = statement.right();
-            switch (form) {
+            switch (judging) {
                 case 0 -> judged(statement, "   ", yes, " / ", no);
                 case 1 -> judged(statement, "\t", say("T"), "\t", say("F"));
                 case 2 -> stem(statement.text() + " ______");
                 default -> judged(statement, "\t\u2610 ", yes, "  \u2610 ", no);
             }
             answer(random.nextBoolean() ? say(right ? "T" : "F") : right ? yes : no);
-            boolean keyed = listed() || key == Key.MARKED && form != 2;
+            boolean keyed = listed() || key == Key.MARKED && judging != 2;
             expect(
                     "true-false",
                     statement.text(),
