@@ -88,6 +88,8 @@ record Cues(
         /** A printed line without room for the first word of the next. */
         FULL,
         SECTION_WORD,
+        /** Heads an exercise that counts in its own way, or is one question. */
+        EXERCISE_HEAD,
         /** "Figure 2" and nothing else. */
         CAPTION,
         /** "OR" between a question and the one to be answered instead. */

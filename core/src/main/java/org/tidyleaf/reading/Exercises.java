@@ -16,10 +16,15 @@ import org.tidyleaf.reading.Cues.Trait;
 final class Exercises {
 
     /** What all questions below such heads have for a shape. */
-    private static final String SHAPE = "9item";
+    private static final String SHAPE = "9each";
+
+    /** What all parts of numbered questions have for one. */
+    static final String SHAPE_OF_PARTS = "a each";
+
+    private static final String BY_NUMBER = "number";
 
     private static final Pattern COUNTED = Pattern.compile(
-            "(?:(?<word>\\p{Lu}\\p{L}{2,20})\\s(?<number>\\d{1,2})|(?<numeral>[IVX]{1,4})|(?<letter>[A-H]))\\s?(?:(?<sign>[.:)\u2013\u2014-])(?<told>.*)|)");
+            "(?:(?<word>\\p{Lu}\\p{L}{2,20})\\s(?<number>\\d{1,2})|(?<numeral>[IVX]{1,4})|(?<letter>[A-H])|(?<bare>\\d{1,2}))\\s?(?:(?<sign>[.:)\u2013\u2014-])(?<told>.*)|\\s*[(\\[].*|)");
 
     private static final List<String> NUMERALS = List.of("I", "II", "III", "IV", "V", "VI", "VII", "VIII", "IX", "X");
 
@@ -40,44 +45,61 @@ final class Exercises {
     private record Items(int head, List<Seen> questions, boolean ask) {}
 
     static void label(List<Cues> all) {
-        for (List<Head> heads : series(all).values()) {
+        for (Map.Entry<String, List<Head>> counted : series(all).entrySet()) {
+            List<Head> heads = counted.getValue();
             long directing = heads.stream().filter(Head::directs).count();
-            if (heads.size() < 2 || directing == 0) {
+            if (heads.size() < 2) {
                 continue;
             }
             List<Items> lists = lists(all, heads);
             long asking = lists.stream().filter(Items::ask).count();
-            boolean sure = asking * 3 >= heads.size() * 2 || directing * 2 >= heads.size();
-            if (asking > 1 && asking * 2 >= heads.size() && sure && differ(lists)) {
-                lists.forEach(items -> mark(all, items));
+            boolean sure = asking == heads.size()
+                    || directing > 0 && asking * 3 >= heads.size() * 2
+                    || directing * 2 >= heads.size();
+            if (asking > 1 && asking * 2 >= heads.size() && sure && differ(counted.getKey(), lists)) {
+                boolean parts = counted.getKey().startsWith(BY_NUMBER);
+                lists.stream().filter(items -> !parts || items.ask()).forEach(items -> mark(all, items, parts));
+                if (!parts) {
+                    heads.forEach(head -> all.get(head.piece()).traits().add(Trait.EXERCISE_HEAD));
+                    heads.stream()
+                            .filter(head -> isOverText(all, head.piece()))
+                            .forEach(head -> all.get(head.piece()).traits().add(Trait.SECTION_WORD));
+                    lists.forEach(items -> markHead(all, items.head()));
+                }
                 return;
             }
         }
     }
 
-    /** Whether no single way of counting does for all; where all are letters they are parts of what the head counts. */
-    private static boolean differ(List<Items> lists) {
-        List<Label> firsts =
-                lists.stream().map(items -> items.questions().get(0).label()).toList();
-        return firsts.stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER)
-                && firsts.stream()
-                        .anyMatch(label -> !label.shape().equals(firsts.get(0).shape()));
+    /** Whether there is more below a head than the answers of the whole paper. */
+    private static boolean isOverText(List<Cues> all, int head) {
+        return head + 1 < all.size() && all.get(head + 1).lead().isEmpty() && !KeyListFinder.isHeading(all, head + 1);
     }
 
-    private static void mark(List<Cues> all, Items items) {
-        Cues head = all.get(items.head());
-        // "Exercise 4: Match …" may number a question beside those that head lists.
-        all.set(
-                items.head(),
-                head.withLabels(head.labels().stream()
-                        .filter(label -> HabitFinder.isWorded(label.shape()))
-                        .toList()));
-        all.get(items.head()).traits().add(Trait.SECTION_WORD);
+    /** Whether no single way of counting does for all; where all are letters they are parts of what a word or a number counts. */
+    private static boolean differ(String counted, List<Items> lists) {
+        List<Label> firsts =
+                lists.stream().map(items -> items.questions().get(0).label()).toList();
+        boolean letters = firsts.stream().allMatch(label -> label.kind() == Label.Kind.LETTER);
+        boolean mixed = firsts.stream()
+                .anyMatch(label -> !label.shape().equals(firsts.get(0).shape()));
+        if (counted.startsWith(BY_NUMBER)) {
+            return letters;
+        }
+        return counted.startsWith("letter") || counted.startsWith("numeral") || mixed && !letters;
+    }
+
+    private static void mark(List<Cues> all, Items items, boolean parts) {
         for (Seen seen : items.questions()) {
             Label label = seen.label();
-            Label number =
-                    new Label(Label.Kind.NUMBER, label.ordinal(), label.printed(), SHAPE, label.from(), label.end());
-            Cues question = all.get(seen.piece()).withLabels(List.of(number));
+            Label alike = new Label(
+                    parts ? Label.Kind.LETTER : Label.Kind.NUMBER,
+                    label.ordinal(),
+                    label.printed(),
+                    parts ? SHAPE_OF_PARTS : SHAPE,
+                    label.from(),
+                    label.end());
+            Cues question = all.get(seen.piece()).withLabels(List.of(alike));
             String said = question.line().text().substring(label.end());
             if (!said.isEmpty() && !Character.isLowerCase(said.charAt(0))) {
                 // The letter before it is no word.
@@ -85,6 +107,18 @@ final class Exercises {
             }
             all.set(seen.piece(), question);
         }
+    }
+
+    private static void markHead(List<Cues> all, int piece) {
+        Cues head = all.get(piece);
+        // "Exercise 4: Match …" may number a question beside those that head lists.
+        all.set(
+                piece,
+                head.withLabels(head.labels().stream()
+                        .filter(label -> HabitFinder.isWorded(label.shape()))
+                        .toList()));
+        all.get(piece).traits().add(Trait.SECTION_WORD);
+        all.get(piece).traits().remove(Trait.QUESTION_MARK);
     }
 
     /** Heads by what counts them: a word, numerals, capitals. */
@@ -103,7 +137,9 @@ final class Exercises {
             }
             String key = counted.group("word") != null
                     ? counted.group("word")
-                    : counted.group("numeral") != null ? "numeral" : "letter";
+                    : counted.group("numeral") != null
+                            ? "numeral"
+                            : counted.group("letter") != null ? "letter" : BY_NUMBER;
             key += Optional.ofNullable(counted.group("sign")).orElse("");
             int ordinal = ordinal(counted);
             List<Head> above = series.computeIfAbsent(key, none -> new ArrayList<>());
@@ -142,8 +178,9 @@ final class Exercises {
     }
 
     private static int ordinal(Matcher counted) {
-        if (counted.group("number") != null) {
-            return Integer.parseInt(counted.group("number"));
+        String digits = counted.group("number") != null ? counted.group("number") : counted.group("bare");
+        if (digits != null) {
+            return Integer.parseInt(digits);
         }
         return counted.group("numeral") != null
                 ? NUMERALS.indexOf(counted.group("numeral")) + 1
@@ -156,7 +193,10 @@ final class Exercises {
         boolean word = counted.group("word") != null;
         // "Exercise 2" heads what is below it, "Question 2" asks, if it does not tell what to do with each below.
         boolean named = word && cues.is(Trait.SECTION_WORD) && cues.labels().isEmpty();
-        boolean apart = !word && (cues.is(Trait.BOLD) || cues.is(Trait.HEADING)) && !cues.is(Trait.QUESTION_MARK);
+        boolean apart = !word
+                && counted.group("bare") == null
+                && (cues.is(Trait.BOLD) || cues.is(Trait.HEADING))
+                && !cues.is(Trait.QUESTION_MARK);
         return named
                 || apart
                 || ExerciseHeads.directs(told)
@@ -207,15 +247,25 @@ final class Exercises {
         }
         for (int i = head + 1; i < Math.min(to, head + 1 + FARTHEST); i++) {
             Cues cues = all.get(i);
-            Optional<Label> first = counter(cues, 1).or(() -> last > 0 ? counter(cues, last + 1) : Optional.empty());
+            Optional<Label> first = counter(cues, 1).or(() -> last > 0 ? goingOn(cues, last) : Optional.empty());
             if (first.isPresent()) {
                 List<Seen> questions = run(all, i, to, first.get());
-                return questions.size() < 2
-                        ? Optional.empty()
-                        : Optional.of(new Items(head, questions, areQuestions(all, questions, head, to)));
+                boolean several = questions.size() > 1;
+                // A lone letter is an option, or a word.
+                return several || !questions.isEmpty() && first.get().kind() == Label.Kind.NUMBER
+                        ? Optional.of(new Items(head, questions, several && areQuestions(all, questions, head, to)))
+                        : Optional.empty();
             }
         }
         return Optional.empty();
+    }
+
+    /** A number behind the last one, perhaps further on: pairs between may have the others. */
+    private static Optional<Label> goingOn(Cues cues, int last) {
+        return cues.number()
+                .filter(label -> label.ordinal() > last)
+                .flatMap(label -> counter(cues, label.ordinal()))
+                .filter(label -> label.kind() == Label.Kind.NUMBER);
     }
 
     private static boolean asksForPairsOrOrder(Cues cues) {

@@ -13,6 +13,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.tidyleaf.reading.Cues.Trait;
 
@@ -80,6 +81,9 @@ final class HabitFinder {
         headings.addAll(numberedHeads);
         headings.addAll(directions(all));
         headings.addAll(ListHeads.dashed(all));
+        IntStream.range(0, all.size())
+                .filter(piece -> all.get(piece).is(Trait.EXERCISE_HEAD) && !numbered.contains(piece))
+                .forEach(headings::add);
         Map<Integer, String> repeated = NumberedHeads.repeated(all, headings);
         headings.removeAll(repeated.keySet());
         Set<Integer> within = new HashSet<>(numbered);

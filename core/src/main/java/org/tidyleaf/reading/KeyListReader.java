@@ -50,6 +50,9 @@ final class KeyListReader {
     private static final Pattern POINTS_FIRST =
             Vocabulary.pattern("[(\\[]?\\d{1,3}\\s?" + Vocabulary.ALL.either("points") + "\\b");
 
+    /** "… half of the bees.   2. They …" */
+    private static final Pattern NEXT_FAR = Pattern.compile("\\s{2,}[(]?(\\d{1,3}|[b-z])[.)]\\s");
+
     private static final int LONGEST_HEADING = 90;
 
     /** A narrow first column wraps its name over further lines. */
@@ -466,11 +469,42 @@ final class KeyListReader {
         boolean unfinished = full && !open.text().matches(".*[.!?]");
         String between = listed ? ", " : " ";
         if (unfinished) {
-            items.set(
-                    items.size() - 1,
-                    new KeyList.Item(open.heading(), open.number(), open.text() + between + text, open.line()));
+            goOn(open, between, text, all.get(piece).line().number());
         }
         return unfinished;
+    }
+
+    /** The end of an answer, and behind it perhaps the next ones, far off. */
+    private void goOn(KeyList.Item open, String between, String text, int line) {
+        Matcher next = NEXT_FAR.matcher(text);
+        boolean further = false;
+        while (!further && next.find()) {
+            further = isNext(open.number(), next.group(1));
+        }
+        String rest = further ? text.substring(0, next.start()) : text;
+        items.set(
+                items.size() - 1,
+                new KeyList.Item(open.heading(), open.number(), open.text() + between + rest, open.line()));
+        if (!further) {
+            return;
+        }
+        String others = text.substring(next.start(1));
+        if (Character.isDigit(next.group(1).charAt(0))) {
+            numbers.last = Integer.parseInt(open.number());
+            take(numbers.cut(others), line);
+        } else {
+            letters.read(others, open.heading(), "").ifPresent(said -> take(said.answers(), line));
+        }
+    }
+
+    private static boolean isNext(String number, String next) {
+        if (number.isEmpty()) {
+            return false;
+        }
+        char letter = number.charAt(number.length() - 1);
+        return Character.isDigit(letter)
+                ? number.matches("\\d{1,3}") && next.equals(String.valueOf(Integer.parseInt(number) + 1))
+                : next.length() == 1 && next.charAt(0) == letter + 1;
     }
 
     private void add(String number, String answer, int line) {

@@ -128,7 +128,8 @@ final class NestedParts {
             }
         }
         // What only the last of them runs into are statements above the question's own options.
-        boolean inEarnest = nested > 1
+        boolean inEarnest = shape.equals(Exercises.SHAPE_OF_PARTS)
+                || nested > 1
                 || nested == 1 && last < parts.size()
                 || havePoints(all, parts, to)
                         && (bare

@@ -388,8 +388,13 @@ public final class MadeExercises {
     private void answerList() {
         page.blank();
         page.line(say("Answer key"), Look.BOLD);
-        String behind = one(new String[] {". ", ") ", " "});
-        String between = one(new String[] {"   ", ", ", "; "});
+        String drawn = one(new String[] {". ", ") ", " "});
+        // "1 20 kg" nobody writes, nor a sentence behind a mere number.
+        boolean plain = answers.stream()
+                .noneMatch(answer -> Character.isDigit(answer.words().charAt(0))
+                        || answer.words().endsWith("."));
+        String behind = drawn.equals(" ") && !plain ? ". " : drawn;
+        String between = plain ? one(new String[] {"   ", ", ", "; "}) : "   ";
         String open = "";
         StringBuilder row = new StringBuilder();
         for (Answer answer : answers) {
