@@ -42,7 +42,12 @@ final class Exercises {
      *
      * @param ask whether most of it can be seen to ask
      */
-    private record Items(int head, List<Seen> questions, boolean ask) {}
+    private record Items(int head, List<Seen> questions, boolean ask) {
+
+        Label first() {
+            return questions.get(0).label();
+        }
+    }
 
     static void label(List<Cues> all) {
         for (Map.Entry<String, List<Head>> counted : series(all).entrySet()) {
@@ -58,7 +63,9 @@ final class Exercises {
                     || directing * 2 >= heads.size();
             if (asking > 1 && asking * 2 >= heads.size() && sure && differ(counted.getKey(), lists)) {
                 boolean parts = counted.getKey().startsWith(BY_NUMBER);
-                lists.stream().filter(items -> !parts || items.ask()).forEach(items -> mark(all, items, parts));
+                if (parts || isMixed(lists) || areLetters(lists)) {
+                    lists.stream().filter(items -> !parts || items.ask()).forEach(items -> mark(all, items, parts));
+                }
                 if (!parts) {
                     heads.forEach(head -> all.get(head.piece()).traits().add(Trait.EXERCISE_HEAD));
                     heads.stream()
@@ -78,15 +85,20 @@ final class Exercises {
 
     /** Whether no single way of counting does for all; where all are letters they are parts of what a word or a number counts. */
     private static boolean differ(String counted, List<Items> lists) {
-        List<Label> firsts =
-                lists.stream().map(items -> items.questions().get(0).label()).toList();
-        boolean letters = firsts.stream().allMatch(label -> label.kind() == Label.Kind.LETTER);
-        boolean mixed = firsts.stream()
-                .anyMatch(label -> !label.shape().equals(firsts.get(0).shape()));
         if (counted.startsWith(BY_NUMBER)) {
-            return letters;
+            return areLetters(lists);
         }
-        return counted.startsWith("letter") || counted.startsWith("numeral") || mixed && !letters;
+        return counted.startsWith("letter") || counted.startsWith("numeral") || isMixed(lists) && !areLetters(lists);
+    }
+
+    private static boolean areLetters(List<Items> lists) {
+        return lists.stream().allMatch(items -> items.first().kind() == Label.Kind.LETTER);
+    }
+
+    private static boolean isMixed(List<Items> lists) {
+        return lists.stream()
+                .anyMatch(items ->
+                        !items.first().shape().equals(lists.get(0).first().shape()));
     }
 
     private static void mark(List<Cues> all, Items items, boolean parts) {

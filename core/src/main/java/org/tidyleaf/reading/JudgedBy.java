@@ -21,6 +21,12 @@ final class JudgedBy {
                             + "\\b" + pair[1] + "\\b")
                     .collect(Collectors.joining("|")));
 
+    /** "P, if it is true (prawdziwe), or F, …": a capital close to what it stands for, in all languages. */
+    private static final Pattern LEGEND = Vocabulary.pattern(Vocabulary.ALL.pairs().stream()
+            .map(pair -> "\\b" + Pattern.quote(pair[0]) + "\\b.{1,16}\\b(?-i:" + initial(pair[1]) + ")\\b.{1,40}\\b"
+                    + Pattern.quote(pair[1]) + "\\b")
+            .collect(Collectors.joining("|")));
+
     /** In lower case those that stand for the denying word: a cheap look before the pattern. */
     private static final Set<String> LAST_LETTERS = Vocabulary.ALL.judgingLetters().stream()
             .map(pair -> pair[1].toLowerCase(Locale.ROOT))
@@ -70,19 +76,19 @@ final class JudgedBy {
                 return Optional.of(pair.words());
             }
         }
-        boolean lettered = words.hasAnyOf(LAST_LETTERS) && LETTERS.matcher(text).find();
+        boolean lettered = words.hasAnyOf(LAST_LETTERS)
+                && (LETTERS.matcher(text).find() || LEGEND.matcher(text).find());
         return lettered || SIGNS.matcher(text).find() ? Optional.of(List.of("True", "False")) : Optional.empty();
     }
 
-    /** The only pair that a word is one of, "yes": both with a capital letter; empty where it is of none or several. */
-    static Optional<List<String>> with(String word) {
+    /** The pairs that a word is one of, "yes", both with a capital letter: "no" is of several languages. */
+    static List<List<String>> with(String word) {
         String bare = word.strip().replaceAll("[.!]$", "");
-        List<List<String>> pairs = PAIRS.stream()
+        return PAIRS.stream()
                 .map(Pair::words)
                 .filter(words -> words.stream().anyMatch(bare::equalsIgnoreCase))
                 .distinct()
                 .toList();
-        return pairs.size() == 1 ? Optional.of(pairs.get(0)) : Optional.empty();
     }
 
     /** The pair and a third word for what can't be told: "True, False or Not given"; empty where the text names no third. */
@@ -125,6 +131,10 @@ final class JudgedBy {
             }
         }
         return Optional.empty();
+    }
+
+    private static String initial(String word) {
+        return word.substring(0, 1).toUpperCase(Locale.ROOT);
     }
 
     /** The word as it stands at the head of an option. */

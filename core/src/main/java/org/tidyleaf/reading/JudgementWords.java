@@ -15,11 +15,22 @@ final class JudgementWords {
 
     /** Both with a capital letter, the affirming one first; the English ones where the language is not clear. */
     static List<String> of(Source source) {
-        List<String> words = new ArrayList<>();
-        source.lines().forEach(line -> words.addAll(Words.split(line.text())));
-        List<String[]> pairs = Vocabulary.ALL.pairsInLanguageOf(words);
+        List<String[]> pairs = inLanguageOf(source);
         boolean english = pairs.isEmpty() || ENGLISH.get(0).equalsIgnoreCase(pairs.get(0)[0]);
         return english ? ENGLISH : inLetters(source, pairs);
+    }
+
+    /** All pairs of the source's language, each with capital letters; none where the language is not clear. */
+    static List<List<String>> pairs(Source source) {
+        return inLanguageOf(source).stream()
+                .map(pair -> List.of(JudgedBy.capital(pair[0]), JudgedBy.capital(pair[1])))
+                .toList();
+    }
+
+    private static List<String[]> inLanguageOf(Source source) {
+        List<String> words = new ArrayList<>();
+        source.lines().forEach(line -> words.addAll(Words.split(line.text())));
+        return Vocabulary.ALL.pairsInLanguageOf(words);
     }
 
     /** The pair whose first letters the paper prints, else the usual one of the language. */

@@ -33,6 +33,16 @@ final class JudgingWords {
         return trueAndFalse;
     }
 
+    /** The pair that a word is one of, "no": of the document's language where several have it. */
+    List<String> pairWith(String word) {
+        List<List<String>> pairs = JudgedBy.with(word);
+        if (pairs.isEmpty() || pairs.size() > 1 && pairs.contains(trueAndFalse())) {
+            return trueAndFalse();
+        }
+        List<List<String>> own = pairs.size() > 1 ? JudgementWords.pairs(source) : List.of();
+        return pairs.stream().filter(own::contains).findFirst().orElse(pairs.get(0));
+    }
+
     /** Where only letters are printed, the words are those of the document's language. */
     List<Option> options(List<String> said) {
         List<String> words = said.equals(List.of("True", "False")) ? trueAndFalse() : said;

@@ -53,6 +53,8 @@ final class KeyListReader {
     /** "… half of the bees.   2. They …" */
     private static final Pattern NEXT_FAR = Pattern.compile("\\s{2,}[(]?(\\d{1,3}|[b-z])[.)]\\s");
 
+    private static final Pattern LABEL_AT_END = Pattern.compile("\\s{2,}[(]?(?:\\d{1,3}|[b-z])[.)]$");
+
     private static final int LONGEST_HEADING = 90;
 
     /** A narrow first column wraps its name over further lines. */
@@ -462,11 +464,12 @@ final class KeyListReader {
         // A name, or any noun in German, begins the next line as a sentence does; the end of one shows that it goes on.
         boolean ends = fullLine && text.matches(".*\\p{Ll}[.!]") && open.text().indexOf(' ') > 0;
         boolean listed = fullLine && all.get(piece - 1).line().text().strip().endsWith(",");
-        if (!Character.isLowerCase(text.charAt(0)) && !ends && !listed) {
+        boolean labelled = LABEL_AT_END.matcher(open.text()).find();
+        if (!Character.isLowerCase(text.charAt(0)) && !ends && !listed && !labelled) {
             return false;
         }
         boolean full = open.text().length() > UNFINISHED || fullLine;
-        boolean unfinished = full && !open.text().matches(".*[.!?]");
+        boolean unfinished = labelled || full && !open.text().matches(".*[.!?]");
         String between = listed ? ", " : " ";
         if (unfinished) {
             goOn(open, between, text, all.get(piece).line().number());
@@ -475,16 +478,15 @@ final class KeyListReader {
     }
 
     /** The end of an answer, and behind it perhaps the next ones, far off. */
-    private void goOn(KeyList.Item open, String between, String text, int line) {
+    private void goOn(KeyList.Item open, String between, String wrapped, int line) {
+        String text = open.text() + between + wrapped;
         Matcher next = NEXT_FAR.matcher(text);
         boolean further = false;
         while (!further && next.find()) {
             further = isNext(open.number(), next.group(1));
         }
         String rest = further ? text.substring(0, next.start()) : text;
-        items.set(
-                items.size() - 1,
-                new KeyList.Item(open.heading(), open.number(), open.text() + between + rest, open.line()));
+        items.set(items.size() - 1, new KeyList.Item(open.heading(), open.number(), rest, open.line()));
         if (!further) {
             return;
         }

@@ -12,14 +12,16 @@ import java.util.regex.Pattern;
  */
 final class NumberedAnswers {
 
+    /** "2. no 3. yes": right behind a number "no" is an answer and no word for the next number. */
+    private static final String WORD = "(?!(?<=\\d[.):=]?\\s{1,3})no\\b)(?:" + Vocabulary.ALL.either("question") + ")";
+
     static final Pattern NUMBER = Pattern.compile(
-            "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:(?:" + Vocabulary.ALL.either("question")
-                    + ")\\.?\\s?)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s?[\u2013-]\\s?(\\d{1,3})(?=[.):]))?(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,]|$)|(?=(?-i:[A-Z]\\b)))\\s*",
+            "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:" + WORD
+                    + "\\.?\\s?)?[(]?(\\d{1,3})((?-i:[a-h]?))(?:\\s?[\u2013-]\\s?(\\d{1,3})(?=[.):]))?(?:\\s*[):=/]|\\s*[.](?!\\d)|\\s*[-\u2013](?=\\s|\\p{L})|(?=\\s)|(?<=\\d[a-h])(?=[;,]|$)|(?=(?-i:[A-Z]\\b)))\\s*",
             Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
 
     /** "Q4 5 (five)   Q5 egg": where numbers have their word before them, bare ones are answers. */
-    private static final Pattern WORDED_NUMBERS =
-            Vocabulary.pattern("(?:\\b" + Vocabulary.ALL.either("question") + "\\.?\\s?\\d{1,3}\\b.*?){3}");
+    private static final Pattern WORDED_NUMBERS = Vocabulary.pattern("(?:\\b" + WORD + "\\.?\\s?\\d{1,3}\\b.*?){3}");
 
     /** "Q1: rule is rigid (2 each)": behind a number with its word a bare one says something else. */
     private static final Pattern WORDED_NUMBER =

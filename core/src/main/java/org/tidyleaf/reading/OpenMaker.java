@@ -101,7 +101,7 @@ final class OpenMaker {
         Optional<Integer> judged =
                 pair.isPresent() ? AnswerParser.leadingJudgement(said) : AnswerParser.judgement(said);
         if (judged.isPresent() && gaps == 0 && said.length() > 0) {
-            List<String> words = pair.or(() -> JudgedBy.with(said)).orElse(List.of("True", "False"));
+            List<String> words = pair.orElseGet(() -> judging.pairWith(said));
             return new TrueFalse(particulars, judging.options(words), Set.of(judged.get()));
         }
         Optional<NumericEntry.Key> number = NumberParser.key(said);
