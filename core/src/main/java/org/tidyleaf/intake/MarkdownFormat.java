@@ -19,7 +19,11 @@ final class MarkdownFormat implements Format {
             Pattern.compile("\\\\\\((.+?)\\\\\\)|\\$\\$(.+?)\\$\\$|\\$(?=\\S)([^$\\n]*?[\\\\^_=][^$\\n]*?)(?<=\\S)\\$");
 
     private static final Pattern SUMMARY =
-            Pattern.compile("(?i)(?:<details[^>]{0,40}>\\s*)?<summary>([^<\\n]{1,80})</summary>\\s*");
+            Pattern.compile("(?i)(?:<details[^>]{0,40}>\\s*)?<summary>(?:<b>)?([^<\\n]{1,80})(?:</b>)?</summary>\\s*");
+
+    /** A table, a heading, or a list of several. */
+    private static final Pattern BLOCK = Pattern.compile("[|#]|(?:[-*+]|\\d+[.)]) [^\\n]*\\n\\s*(?:[-*+]|\\d+[.)]) ");
+
     private static final Pattern FOLD = Pattern.compile("(?i)</?details[^>]{0,40}>");
 
     /** A line without bars, and below it a table's first row over its rule. */
@@ -71,11 +75,13 @@ final class MarkdownFormat implements Format {
         return new Source(name, "md", source.lines(), source.figures(), source.notes());
     }
 
-    /** What folds out on a page, "Answer" and behind it what it is, stands there as "Answer: …". */
+    /** What folds out on a page, "Answer" and behind it what it is, stands there as "Answer: …"; a table or a list below its name. */
     private static String unfolded(String text) {
         String folded = SUMMARY.matcher(text).replaceAll(found -> {
             String head = found.group(1).strip().replaceFirst("[.:]$", "");
-            return "\n\n" + Matcher.quoteReplacement(head) + ": ";
+            boolean block =
+                    BLOCK.matcher(text).region(found.end(), text.length()).lookingAt();
+            return "\n\n" + Matcher.quoteReplacement(head) + (block ? "\n\n" : ": ");
         });
         return FOLD.matcher(folded).replaceAll("\n\n");
     }

@@ -8,13 +8,18 @@ final class BracketedModels {
 
     private static final int MOST_LINES = 6;
     private static final int FEWEST_WORDS = 3;
+    private static final int LONGEST_SUM = 6;
 
     private BracketedModels() {}
 
     static void mark(List<Cues> all) {
         for (int i = 1; i < all.size(); i++) {
             int end = end(all, i);
-            if (end > i && !namesPicture(all.get(i)) && asks(all.get(i - 1)) && words(all, i, end) >= FEWEST_WORDS) {
+            if (end > i
+                    && !namesPicture(all.get(i))
+                    && !sumsUp(all.get(i))
+                    && asks(all.get(i - 1))
+                    && words(all, i, end) >= FEWEST_WORDS) {
                 for (int line = i; line < end; line++) {
                     int from = all.get(line).piece().segment().from() + (line == i ? 1 : 0);
                     all.set(
@@ -25,6 +30,13 @@ final class BracketedModels {
                 }
             }
         }
+    }
+
+    /** "[Total: 5 marks]" sums up and answers nothing. */
+    private static boolean sumsUp(Cues cues) {
+        return Vocabulary.ALL.mentions(cues.words(), "total")
+                && PointsFinder.isMentioned(cues)
+                && cues.words().size() <= LONGEST_SUM;
     }
 
     /** "[picture of a steel rule]" stands for what is not there. */

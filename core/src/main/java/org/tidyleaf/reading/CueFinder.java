@@ -252,17 +252,19 @@ final class CueFinder {
         return new Cues(piece, line, text, margin, labels, sign, lead, words, traits);
     }
 
-    /** "☐ a) wax", "• A. wax", "• [x] wax": the letter or the box behind counts, the box or bullet is only there to be ticked. */
+    /** "☐ a) wax", "• A. wax", "• [x] wax", "• [ ] A) wax": the letter or the box behind counts, the box or bullet is only there to be ticked. */
     private static List<Label> behindBox(String text, List<Label> labels, int end) {
         boolean sign = !labels.isEmpty()
                 && (labels.get(0).kind() == Label.Kind.BOX || labels.get(0).kind() == Label.Kind.BULLET);
         if (!sign) {
             return List.of();
         }
-        return LabelFinder.find(text, labels.get(0).end(), end).stream()
+        List<Label> behind = LabelFinder.find(text, labels.get(0).end(), end).stream()
                 .filter(label -> label.kind() == Label.Kind.LETTER
                         || label.kind() == Label.Kind.BOX && labels.get(0).kind() == Label.Kind.BULLET)
                 .toList();
+        List<Label> further = behindBox(text, behind, end);
+        return further.isEmpty() ? behind : further;
     }
 
     private static int skipBlank(String text, int from, int to) {

@@ -9,8 +9,8 @@ import java.util.regex.Pattern;
 final class KeyLineParts {
 
     /** By their names. */
-    private static final Pattern NAMED =
-            Vocabulary.pattern("(?:^|(?<=[\\s.;,]))((?:" + Vocabulary.ALL.either("section", "question", "passage_head")
+    private static final Pattern NAMED = Vocabulary.pattern(
+            "(?:^|(?<=[\\s.;,]))((?:" + NumberedAnswers.WORD + "|" + Vocabulary.ALL.either("section", "passage_head")
                     + "|ex|es|ej|\u00fcb|aufg|zad|opdr|oef)\\.?\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,4}))\\s*[:.)\u2013-]\\s+");
 
     /** "I. 1-b, 2-a   II. 3, 1, 2": by their numerals or letters, far apart. */

@@ -13,7 +13,7 @@ import java.util.regex.Pattern;
 final class NumberedAnswers {
 
     /** "2. no 3. yes": right behind a number "no" is an answer and no word for the next number. */
-    private static final String WORD = "(?!(?<=\\d[.):=]?\\s{1,3})no\\b)(?:" + Vocabulary.ALL.either("question") + ")";
+    static final String WORD = "(?!(?<=\\d[.):=]?\\s{1,3})no\\b)(?:" + Vocabulary.ALL.either("question") + ")";
 
     static final Pattern NUMBER = Pattern.compile(
             "(?:^|(?<=[\\s,;|\u2013\u2014-]))(?:" + WORD
