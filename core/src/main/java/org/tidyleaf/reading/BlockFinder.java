@@ -114,7 +114,9 @@ final class BlockFinder {
             return;
         }
         if (!table.isEmpty()
-                && (PairTables.isAroundBlanks(all, table) || PairTables.isNumberedAgainstLettered(all, table))) {
+                && (PairTables.isAroundBlanks(all, table)
+                        || PairTables.isNumberedAgainstLettered(all, table)
+                        || PairTables.isNumberedAgainstBlanks(all, table))) {
             table.forEach(
                     piece -> found.put(piece, PairTables.isKey(all, piece) ? Blocks.Kind.PAIR_KEY : Blocks.Kind.PAIR));
             pairs.targetsBelow(table);

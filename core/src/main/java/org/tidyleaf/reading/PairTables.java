@@ -19,6 +19,9 @@ final class PairTables {
     private static final Pattern PAIR =
             Pattern.compile("\\s*[(]?\\d{1,3}[).]?\\s*[-\u2013\u2014=:\u2192]?\\s*[(]?[A-Za-z][).]?\\s*");
 
+    private static final Pattern BLANK_BEFORE =
+            Pattern.compile("(?:_{2,20}|\\.{3,20}|\u2026{1,9}|[(\\[]\\s{0,9}[)\\]]|\u2610)\\s*\\p{L}.*");
+
     private PairTables() {}
 
     /** Three columns: what is paired, a box or a blank for a letter, and lettered targets. */
@@ -146,6 +149,24 @@ final class PairTables {
             if (!text.matches("(?i)[(]?" + label + "[.)]\\s*\\S.*")) {
                 return false;
             }
+        }
+        return lefts >= PairBlocks.FEWEST_PAIRS && rights >= lefts;
+    }
+
+    /** Two columns: numbers that count on, and beside each a blank for one before what is paired; names may stand above. */
+    static boolean isNumberedAgainstBlanks(List<Cues> all, List<Integer> table) {
+        int lefts = 0;
+        int rights = 0;
+        for (int piece : table) {
+            Cell cell = cell(all, piece);
+            String text = all.get(piece).text();
+            boolean left = cell.column() == 0 && number(text) == lefts + 1 && text.matches("\\D?\\d{1,2}[.)]\\s*\\S.*");
+            boolean right = cell.column() == 1 && BLANK_BEFORE.matcher(text).matches();
+            if (cell.columns() != 2 || cell.row() > 0 && !left && !right) {
+                return false;
+            }
+            lefts += left ? 1 : 0;
+            rights += right ? 1 : 0;
         }
         return lefts >= PairBlocks.FEWEST_PAIRS && rights >= lefts;
     }
