@@ -61,7 +61,7 @@ final class BareOptions {
         }
         Set<Integer> found = new HashSet<>();
         // Where numbers begin anew, a letter may belong to another part's question.
-        Map<Integer, Integer> keys = beginAnew(all, habits) ? Map.of() : letterKeys(all);
+        Map<Integer, Integer> keys = groups.isEmpty() || beginAnew(all, habits) ? Map.of() : letterKeys(all);
         groups.stream()
                 .filter(group -> sizes.contains(group.size())
                         || isKeyedByLetter(all, habits, group, keys)

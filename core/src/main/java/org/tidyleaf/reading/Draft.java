@@ -109,8 +109,7 @@ final class Draft {
                 .distinct()
                 .count();
         long numbered = pairs.stream()
-                .filter(pair -> pair.text().matches("\\d{1,2}[.)]?")
-                        || pair.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER))
+                .filter(pair -> pair.text().matches("\\d{1,2}[.)]?") || pair.has(Label.Kind.NUMBER))
                 .count();
         if (pointsOfEach.isPresent() && !statements.isEmpty()) {
             return pointsOfEach.map(each -> each.multiply(BigDecimal.valueOf(statements.size())));

@@ -92,8 +92,7 @@ final class FarLetters {
                     && (cues.labels().isEmpty() || isAsked(before))
                     && cues.piece().segment().to() == cues.line().text().length()
                     && before.line().number() == cues.line().number()
-                    && (isAsked(before)
-                            || before.labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER));
+                    && (isAsked(before) || before.has(Label.Kind.LETTER));
             if (behind) {
                 all.set(
                         i,

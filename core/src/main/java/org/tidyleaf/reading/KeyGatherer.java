@@ -266,6 +266,9 @@ final class KeyGatherer {
     }
 
     private Optional<KeyList.Item> find(Draft draft, String number) {
+        if (list.items().isEmpty()) {
+            return Optional.empty();
+        }
         if (list.between()) {
             return list.below(number, draft.cues.get(0).line().number());
         }

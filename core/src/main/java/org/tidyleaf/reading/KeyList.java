@@ -88,6 +88,9 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source, boolean 
      * @param heading that of the question's section; empty where it stands in none
      */
     Optional<Item> find(String printed, String heading) {
+        if (items.isEmpty()) {
+            return Optional.empty();
+        }
         String number = withoutZeros(printed);
         String wanted = plain(heading);
         List<Item> same =

@@ -341,8 +341,7 @@ final class KeyListFinder {
             gaps += all.get(i).is(Cues.Trait.WRITING_LINE)
                     ? 0
                     : GapSigns.count(all.get(i).text());
-            numbered = isNumberCell(all.get(i))
-                    || all.get(i).labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
+            numbered = isNumberCell(all.get(i)) || all.get(i).has(Label.Kind.NUMBER);
         }
         return gaps;
     }

@@ -49,7 +49,7 @@ final class LoneHeads {
         }
         for (int i = from; i < to; i++) {
             Cues cues = all.get(i);
-            boolean box = cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BOX);
+            boolean box = cues.has(Label.Kind.BOX);
             boolean given = cues.line()
                             .layout()
                             .cell()

@@ -82,7 +82,7 @@ final class NestedParts {
     }
 
     private static List<Integer> numeralsBelow(List<Cues> all, int part, int end) {
-        boolean lettered = all.get(part).labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
+        boolean lettered = all.get(part).has(Label.Kind.LETTER);
         return lettered ? PartNumerals.find(all, part, end) : List.of();
     }
 
@@ -223,7 +223,7 @@ final class NestedParts {
     }
 
     private static boolean isBox(Cues cues) {
-        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.BOX);
+        return cues.has(Label.Kind.BOX);
     }
 
     private static boolean isAt(Cues cues, String shape, int ordinal) {

@@ -346,8 +346,7 @@ final class NumberedHeads {
     static boolean asks(List<Cues> all, int piece) {
         Cues cues = all.get(piece);
         boolean judged = cues.text().matches(".*\\b[TVRWJP]\\s*/?\\s*[FOWN]\\W*");
-        boolean lettered = piece + 1 < all.size()
-                && all.get(piece + 1).labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
+        boolean lettered = piece + 1 < all.size() && all.get(piece + 1).has(Label.Kind.LETTER);
         return judged || lettered || cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP) || cues.is(Trait.ENDS_SENTENCE);
     }
 

@@ -65,7 +65,7 @@ final class OddSigns {
     }
 
     private static boolean isNumbered(Cues cues) {
-        return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER);
+        return cues.has(Label.Kind.NUMBER);
     }
 
     private static boolean begins(Cues cues, char sign) {

@@ -45,7 +45,7 @@ final class PairKeys {
                 && above.isPresent()
                 && above.get().row() == cell.get().row()
                 && above.get().column() < cell.get().column()
-                && before.labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER)
+                && before.has(Label.Kind.LETTER)
                 && cues.text().matches("[(\\[]\\s*[A-Ha-h]\\s*[)\\]]");
     }
 

@@ -199,7 +199,7 @@ final class PairSides {
         for (Cues above : draft.pairs) {
             heads += MatchLists.LIST_HEAD.matcher(above.text()).matches() ? 1 : 0;
             letters |= above.labels().stream().noneMatch(label -> label.kind() == Label.Kind.ROMAN)
-                    && above.labels().stream().anyMatch(label -> label.kind() == Label.Kind.LETTER);
+                    && above.has(Label.Kind.LETTER);
             if (above == cues) {
                 break;
             }

@@ -19,6 +19,9 @@ final class WordsAsBullets {
     private WordsAsBullets() {}
 
     static void unlabel(List<Cues> all) {
+        if (all.stream().noneMatch(cues -> cues.has(Label.Kind.BULLET))) {
+            return;
+        }
         long within = all.stream()
                 .filter(cues -> WITHIN.matcher(cues.line().text()).find())
                 .limit(FEWEST)
@@ -26,7 +29,7 @@ final class WordsAsBullets {
         boolean usedAsWord = within >= FEWEST;
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
-            if (cues.labels().stream().noneMatch(label -> label.kind() == Label.Kind.BULLET)) {
+            if (!cues.has(Label.Kind.BULLET)) {
                 continue;
             }
             boolean lone = !begins(all, i, i - 1) && !begins(all, i, i + 1) || isOneOfOthers(all, i);
