@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.MatchResult;
 import org.tidyleaf.question.Inline;
+import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
@@ -92,10 +93,11 @@ final class DraftMaker {
                         draft.points = draft.ruledPoints.values().stream().reduce(BigDecimal::add));
         for (int i = 0; i < whole.size(); i++) {
             List<Segment> lead = whole.get(i).lead;
-            if (!prose.text(lead).isEmpty()) {
+            Prose said = prose.text(lead);
+            if (!said.isEmpty() && !PartSplitter.isOnlyWorth(said.plain())) {
                 boolean first = i == 0 || !whole.get(i - 1).lead.equals(lead);
                 if (first) {
-                    stimuli.add(new Stimulus(prose.text(lead)));
+                    stimuli.add(new Stimulus(said));
                 }
                 whole.get(i).stimulus = stimuli.size() - 1;
             }
@@ -340,7 +342,10 @@ final class DraftMaker {
         // A question that heads a group of its own belongs to none above it.
         boolean ownGroup = habits.headings().contains(index) && headLabel(index).isPresent()
                 || stemLabel(cues).filter(sections::isHeadedAs).isPresent();
-        Draft draft = new Draft(id, number, ownGroup ? -1 : sections.last());
+        // Its parts stand where it stands.
+        boolean part = habits.parts().contains(index) && !questions.isEmpty();
+        int section = ownGroup ? -1 : part ? questions.get(questions.size() - 1).section : sections.last();
+        Draft draft = new Draft(id, number, section);
         draft.heading = ownGroup && number.isEmpty() ? cues.text() : "";
         notes.giveTo(draft, sections.pointsEach());
         stemLabel(cues).flatMap(label -> PointsBeforeNumbers.of(cues, label)).ifPresent(points -> {

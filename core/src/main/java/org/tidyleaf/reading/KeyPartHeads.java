@@ -14,6 +14,10 @@ final class KeyPartHeads {
             + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1(?:\\s*[.):]|\\s*\\p{L}.*\\s2\\s*\\p{L}))"
             + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
 
+    /** "Exercise 2: 1 wax; 2 comb", where that is no question itself. */
+    private static final Pattern COUNTED_HEAD = Vocabulary.pattern(
+            "((?:" + Vocabulary.ALL.either("section", "question") + ")\\s+\\d{1,2})\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");
+
     /** "II. 6. F   7. T" where the numbers count on from the part above. */
     private static final Pattern COUNTING_HEAD =
             Pattern.compile("([IVX]{1,5}|[A-H])\\s*[:.)]\\s*(?=[(]?(\\d{1,3})(?:\\s?[-\u2013]\\s?\\d{1,3})?[.):]?\\s)");
@@ -88,8 +92,19 @@ final class KeyPartHeads {
         if (head.lookingAt()) {
             return Optional.of(Head.of(head));
         }
+        Matcher counted = COUNTED_HEAD.matcher(text);
+        if (counted.lookingAt() && headsExercise(counted.group(1))) {
+            return Optional.of(Head.of(counted));
+        }
         // An exercise that is one question has nothing to count: its number answers itself.
         return title(text).or(() -> endsExercise(text, above) ? Optional.of(new Head("", 0, false)) : Optional.empty());
+    }
+
+    /** Whether the test has an exercise of that name that counts what it asks. */
+    private boolean headsExercise(String name) {
+        return all.stream()
+                .anyMatch(
+                        cues -> cues.is(Cues.Trait.EXERCISE_HEAD) && cues.text().startsWith(name));
     }
 
     private boolean endsExercise(String text, String above) {

@@ -309,7 +309,8 @@ final class PartSplitter {
     }
 
     /** "1 point for each" and nothing to read. */
-    private static boolean isOnlyWorth(String text) {
+    /** "2 points each" and nothing else. */
+    static boolean isOnlyWorth(String text) {
         return PointsFinder.each(text).isPresent()
                 && PointsFinder.withoutEach(text).codePoints().noneMatch(Character::isLetterOrDigit);
     }

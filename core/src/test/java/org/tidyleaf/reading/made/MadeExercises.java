@@ -186,8 +186,8 @@ public final class MadeExercises {
             count = one(Count.values());
         } while (head == Head.NUMBER && !count.letters()
                 || goesOn && count.letters()
-                // Where all that is below a counted word has letters, they name parts of it.
-                || exercise == 1 && head.name().startsWith("WORD") && count.letters());
+                // Where most that is below counted words has letters, they name parts of them.
+                || exercise % 3 != 0 && head.name().startsWith("WORD") && count.letters());
         if (!goesOn) {
             item = 0;
         }
