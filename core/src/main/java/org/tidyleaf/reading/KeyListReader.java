@@ -403,7 +403,12 @@ final class KeyListReader {
         heading = head;
         numbers.last = 0;
         int before = items.size();
-        if (!takeCounting(KeyLineForms.compact(text, numbers.last), line)) {
+        letters.begin();
+        lettersOf = head;
+        boolean lettered = letters.read(text, head, "")
+                .filter(said -> take(said.answers(), line))
+                .isPresent();
+        if (!lettered && !takeCounting(KeyLineForms.compact(text, numbers.last), line)) {
             numbered(text, line);
         }
         if (items.size() == before) {
@@ -419,6 +424,18 @@ final class KeyListReader {
     /** Takes the answers of a table; its pieces are taken where it has any. */
     void table(List<Integer> pieces) {
         int before = items.size();
+        for (KeyTablesByPart.Said said :
+                KeyTablesByPart.answers(pieces.stream().map(all::get).toList())) {
+            if (said.number().isEmpty()) {
+                ofPart(said.part(), said.text(), said.line());
+            } else {
+                items.add(new KeyList.Item(said.part(), said.number(), said.text(), said.line()));
+            }
+        }
+        if (items.size() > before) {
+            taken.addAll(pieces);
+            return;
+        }
         KeyTables.answers(pieces.stream().map(all::get).toList())
                 .forEach(answer -> add(answer.number(), answer.said(), answer.line()));
         if (items.size() > before) {
