@@ -94,7 +94,8 @@ final class BlockFinder {
         if (table.isEmpty() && cues.is(Trait.GAP)) {
             gaps.gapAnswers(lead);
         }
-        if (isNumbered(lead) && JudgedRows.areToJudge(all, table, cues)) {
+        boolean own = isNumbered(lead) || JudgedBy.in(cues.text()).isPresent() && JudgedRows.haveNoNumbers(all, table);
+        if (own && JudgedRows.areToJudge(all, table, cues)) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
             return;
         }
@@ -132,7 +133,7 @@ final class BlockFinder {
             found.putAll(steps);
             return;
         }
-        if (isNumbered(lead) && JudgedRows.are(all, table)) {
+        if (own && JudgedRows.are(all, table)) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
             return;
         }

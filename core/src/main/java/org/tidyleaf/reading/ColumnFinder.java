@@ -117,6 +117,11 @@ final class ColumnFinder {
         if (listed) {
             return;
         }
+        Map<Integer, Columns.Use> judged = JudgedColumns.find(all, rows);
+        if (!judged.isEmpty()) {
+            uses.putAll(judged);
+            return;
+        }
         Map<Integer, Columns.Use> merged = new HashMap<>(MergedRows.find(all, rows));
         merged.putAll(NumberedOptionRows.find(all, rows));
         merged.putAll(OptionCells.find(all, rows));

@@ -64,6 +64,11 @@ final class JudgedRows {
                 && rows.stream().allMatch(row -> inRoom(row).isPresent());
     }
 
+    /** Whether no row has a number of its own. */
+    static boolean haveNoNumbers(List<Cues> all, List<Integer> table) {
+        return table.stream().noneMatch(piece -> all.get(piece).text().strip().matches("[(]?\\d{1,3}[.):]?(?:\\s.*)?"));
+    }
+
     private static String text(TreeMap<Integer, Cues> row, int column) {
         return row.get(column) == null ? "" : row.get(column).text().strip();
     }
