@@ -44,7 +44,10 @@ final class DocumentSnags {
                 leftOver(cues, i < lastStem, snags);
             }
             unreadable(cues.line(), drafts.owners()[i], snags);
-            if (role == Role.SECTION && begun && asksNothingBelow(i, roles, drafts) && isSentence(cues)) {
+            if (role == Role.SECTION
+                    && begun
+                    && asksNothingBelow(i, roles, drafts)
+                    && (isSentence(cues) || isToldBelow(i, roles))) {
                 snags.add(
                         new Snag(
                                 "left-over",
@@ -70,6 +73,14 @@ final class DocumentSnags {
             at++;
         }
         return true;
+    }
+
+    /** "Exercise C" and below it what is to be done. */
+    private static boolean isToldBelow(int head, List<Assigned> roles) {
+        return head + 1 < roles.size()
+                && roles.get(head + 1).step().role() == Role.INSTRUCTION
+                && (roles.get(head).cues().is(Cues.Trait.SECTION_WORD)
+                        || roles.get(head).cues().is(Cues.Trait.EXERCISE_HEAD));
     }
 
     /** The 1-based place of the question that a line belongs to, or 0. */

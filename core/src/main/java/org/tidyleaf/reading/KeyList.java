@@ -32,6 +32,9 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source, boolean 
         pieces = Set.copyOf(pieces);
     }
 
+    /** What counts the parts of a test. */
+    private static final Pattern COUNT = Pattern.compile("[a-h]|[ivx]{1,4}|\\d{1,2}");
+
     private static final Pattern PART =
             Vocabulary.pattern("(" + Vocabulary.ALL.either("section") + ")\\s+(\\d{1,2}|[a-z]|[ivx]{1,5})(?=\\s|$)");
 
@@ -170,6 +173,15 @@ record KeyList(List<Item> items, Set<Integer> pieces, KeySource source, boolean 
     private static boolean beginsAs(String heading, String named) {
         String[] words = heading.split(" ");
         String[] wanted = named.split(" ");
+        // "B" in the key is "Exercise B" of the test.
+        boolean counted = wanted.length == 1
+                && words.length > 1
+                && words[0].length() > 2
+                && COUNT.matcher(named).matches()
+                && words[1].equals(named);
+        if (counted) {
+            return true;
+        }
         boolean shortened = wanted.length > 1 && wanted[0].length() > 1 && words[0].startsWith(wanted[0]);
         boolean alike = words.length >= wanted.length && (words[0].equals(wanted[0]) || shortened);
         return alike

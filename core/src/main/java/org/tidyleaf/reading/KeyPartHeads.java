@@ -23,7 +23,8 @@ final class KeyPartHeads {
             Pattern.compile("([IVX]{1,5}|[A-H])\\s*[:.)]\\s*(?=[(]?(\\d{1,3})(?:\\s?[-\u2013]\\s?\\d{1,3})?[.):]?\\s)");
 
     /** "A 1 leave, 2 found": nothing behind the letter of the part but its first number. */
-    private static final Pattern BARE_PART_HEAD = Pattern.compile("([A-H]|[IVX]{1,4})\\s+(?=[(]?1[.):]?\\s*\\p{L})");
+    private static final Pattern BARE_PART_HEAD =
+            Pattern.compile("([A-H]|[IVX]{1,4})\\s+(?=[(]?1[.):]?\\s*\\p{L}|1[.):]?\\s+\\d.*\\s{2,}2[.):]?\\s)");
 
     /** "2  1 wax  2 comb": the number of an exercise, far before the first of its own numbers. */
     private static final Pattern EXERCISE_HEAD =
