@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Source;
@@ -15,6 +16,10 @@ final class AnswersBehindRoom {
 
     private static final Pattern ROOM =
             Pattern.compile("(?:^|[.?!:)\u201d\"]\\s{0,9})(?:_{3,200}|\\.{5,200}|\u2026{2,99})\\s+(\\S.{0,80})$");
+
+    /** "Bees feed on ______. <i>(nectar)</i>": behind the whole sentence; a verb to put in stands beside its gap. */
+    private static final Pattern BRACKETED = Pattern.compile(
+            "(?:_{3,200}|\\.{5,200}|\u2026{2,99})[^_\u2026]{0,200}?[.?!]\\s{1,9}([(\\[][^()\\[\\]]{1,60}[)\\]])\\s*$");
 
     private static final List<Emphasis> SIGNS =
             List.of(Emphasis.ITALIC, Emphasis.COLOR, Emphasis.HIGHLIGHT, Emphasis.BOLD, Emphasis.UNDERLINE);
@@ -33,8 +38,15 @@ final class AnswersBehindRoom {
 
     private static int start(Line line) {
         boolean possible = !line.spans().isEmpty() && line.text().length() < LONGEST && hasRoom(line.text());
-        Matcher room = ROOM.matcher(line.text());
-        if (!possible || !room.find() || isUnitOrPoints(room.group(1).strip())) {
+        if (!possible) {
+            return 0;
+        }
+        Matcher room = Stream.of(ROOM, BRACKETED)
+                .map(pattern -> pattern.matcher(line.text()))
+                .filter(Matcher::find)
+                .findFirst()
+                .orElse(null);
+        if (room == null || isUnitOrPoints(room.group(1).strip())) {
             return 0;
         }
         int at = room.start(1);
