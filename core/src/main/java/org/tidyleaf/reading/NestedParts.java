@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * "5. Read the scale. (a) Which …? A … B … (b) How …? A … B …": letters below a number that have lettered options of their
@@ -236,6 +237,12 @@ final class NestedParts {
                 .findFirst();
     }
 
+    /** "2. Complete with: saw, plane": the words that a lead names for its parts; else those they have. */
+    private static List<String> bank(Draft lead, List<String> own) {
+        List<String> named = WordBanks.named(lead.cues.stream().map(Cues::text).collect(Collectors.joining(" ")));
+        return named.isEmpty() ? own : named;
+    }
+
     /**
      * Gives each part the number of its question and what stands there as its lead; the question itself is none.
      *
@@ -262,7 +269,7 @@ final class NestedParts {
                 // "3.1" has the number of its question already.
                 draft.number = draft.number.startsWith(above.number + ".") ? draft.number : above.number + draft.number;
                 draft.lead.addAll(above.lead);
-                draft.bank = above.words.isEmpty() ? draft.bank : PartsMaker.words(above.words);
+                draft.bank = above.words.isEmpty() ? bank(above, draft.bank) : PartsMaker.words(above.words);
             }
             lettered = heads ? Optional.of(draft) : lettered;
             if (!lead && !heads) {

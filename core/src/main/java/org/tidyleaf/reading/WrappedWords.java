@@ -16,6 +16,9 @@ final class WrappedWords {
     private static final Pattern WORD_AT_END = Pattern.compile(
             "(?:\\p{Ll}+\\s){0,3}\\p{Ll}{4,}\\.(?:\\s*$|\\s+(?:[(\\[/]|[-\u2013]\\s*\\d|\\d{1,2}\\s*\\p{L}+\\.?\\s*$|\\p{L}{4}))");
 
+    /** "… two thousand eggs a" and below it "Tag. Wird es eng, …": nouns have capitals in German. */
+    private static final Pattern NOUN_AT_END = Pattern.compile("\\p{Lu}\\p{Ll}+\\.\\s+\\p{L}");
+
     /** "… weight; max" and below it "6.": a number that ends its sentence. */
     private static final Pattern NUMBER_AT_END = Pattern.compile("\\d{1,4}[.]");
 
@@ -28,6 +31,13 @@ final class WrappedWords {
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
             if (cues.lead().isPresent() && WORD_AT_END.matcher(cues.text()).lookingAt() && isRestOfSentence(all, i)) {
+                all.set(i, cues.withoutLead());
+            }
+            if (cues.announces(Cues.Announces.LABEL)
+                    && NOUN_AT_END.matcher(cues.text()).lookingAt()
+                    && cues.spaceBefore() == 0
+                    && all.get(i - 1).is(Trait.FULL)
+                    && isUnfinished(all.get(i - 1))) {
                 all.set(i, cues.withoutLead());
             }
             if (NUMBER_AT_END.matcher(cues.text()).matches()
