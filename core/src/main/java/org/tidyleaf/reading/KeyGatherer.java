@@ -279,7 +279,27 @@ final class KeyGatherer {
         return list.find(number, heading)
                 .filter(item -> !isOfOtherSection(item, heading))
                 .or(() -> ofPart(number, heading))
-                .or(() -> ofNumerals(number, heading));
+                .or(() -> ofNumerals(number, heading))
+                .or(() -> inOrder(draft, number, heading));
+    }
+
+    /** "Part B: T, F, F, T": as many answers as the part has questions, in their order. */
+    private Optional<KeyList.Item> inOrder(Draft draft, String number, String heading) {
+        if (heading.isEmpty() || draft.section < 0 || !number.equals(draft.number)) {
+            return Optional.empty();
+        }
+        List<Draft> within =
+                drafts.stream().filter(other -> other.section == draft.section).toList();
+        return list.wordsOf(heading).flatMap(words -> {
+            String[] said = words.strip().replaceFirst("[.;]$", "").split("\\s*[,;]\\s*");
+            return within.size() > 1 && said.length == within.size()
+                    ? Optional.of(new KeyList.Item(
+                            heading,
+                            number,
+                            said[within.indexOf(draft)],
+                            draft.cues.get(0).line().number()))
+                    : Optional.empty();
+        });
     }
 
     /** "Ex. 1: … 4 B" answers the fourth question of exercise 1, and not question 4 that stands in no exercise. */

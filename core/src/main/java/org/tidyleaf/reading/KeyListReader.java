@@ -199,6 +199,12 @@ final class KeyListReader {
             taken.add(piece);
             return;
         }
+        Optional<KeyLineParts.Part> named = partHeads.whole(whole);
+        if (named.isPresent()) {
+            ofPart(named.get().head(), named.get().said(), cues.line().number());
+            taken.add(piece);
+            return;
+        }
         String text = withoutHead(whole);
         if (isBelowNumber(piece, text)) {
             return;

@@ -30,6 +30,9 @@ final class KeyPartHeads {
     private static final Pattern EXERCISE_HEAD =
             Pattern.compile("(\\d{1,2})(?:\\s{2,}|\\t)\\s*(?=[(]?1[.):]?\\s*[^\\s\\d.,])");
 
+    private static final Pattern NAMED = Pattern.compile(
+            "(\\p{Lu}\\p{L}{2,14}\\s(?:\\d{1,2}|[A-H]|[IVX]{1,4}))\\s*[:.\u2013-]+\\s*(\\p{L}[^:]*?[,;]\\s*\\S[^:]*)");
+
     private static final Pattern LONE_EXERCISE = Pattern.compile("(\\d{1,2})(?:\\s{2,}|\\t)");
 
     private static final Pattern TITLE = Pattern.compile("(\\p{L}[^:\\d]{2,60}?)\\s*:\\s*(?=[(]?1(?!\\d))");
@@ -106,6 +109,22 @@ final class KeyPartHeads {
         return all.stream()
                 .anyMatch(
                         cues -> cues.is(Cues.Trait.EXERCISE_HEAD) && cues.text().startsWith(name));
+    }
+
+    /** "Activity 2: T, F, F": the part that the test heads so, and behind it all of its answers; empty where it is none. */
+    Optional<KeyLineParts.Part> whole(String text) {
+        Matcher named = NAMED.matcher(text);
+        boolean known = named.matches()
+                && all.stream()
+                        .filter(cues -> cues.is(Cues.Trait.EXERCISE_HEAD)
+                                || cues.is(Cues.Trait.SECTION_WORD)
+                                || cues.is(Cues.Trait.HEADING))
+                        .map(Cues::text)
+                        .anyMatch(head -> head.startsWith(named.group(1))
+                                && head.length() > named.end(1)
+                                && !Character.isLetterOrDigit(head.charAt(named.end(1)))
+                                && !head.equals(text));
+        return known ? Optional.of(new KeyLineParts.Part(named.group(1), named.group(2))) : Optional.empty();
     }
 
     private boolean endsExercise(String text, String above) {
