@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Emphasis;
 
 /**
  * "True or false?" over rows "1 | Wax melts. | ____", "2 | Bees sleep. | T | F": numbers that count on, statements, and beside them
@@ -18,6 +19,12 @@ final class JudgedColumns {
 
     private static final int FEWEST_WORDS = 3;
     private static final int FEWEST_ROWS = 2;
+
+    /** A number, a statement and a place to judge it. */
+    private static final int FEWEST_CELLS = 3;
+
+    private static final List<Emphasis> SIGNS =
+            List.of(Emphasis.HIGHLIGHT, Emphasis.BOLD, Emphasis.COLOR, Emphasis.UNDERLINE);
 
     /** The line that says so, or what is to be written, stands so near above. */
     private static final int FARTHEST_LEAD = 3;
@@ -47,24 +54,35 @@ final class JudgedColumns {
                     .filter(piece -> !Optional.of(piece).equals(number)
                             && !Optional.of(piece).equals(statement))
                     .allMatch(piece -> isPlace(all.get(piece)));
-            if (!counts || statement.isEmpty() || !others || row.size() < FEWEST_WORDS) {
+            if (!counts || statement.isEmpty() || !others || row.size() < FEWEST_CELLS) {
                 return Map.of();
             }
             last++;
             row.values().forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
+            List<Integer> chosen = row.values().stream()
+                    .filter(piece -> isChosen(all.get(piece)))
+                    .toList();
+            if (chosen.size() == 1) {
+                uses.put(chosen.get(0), new Columns.Use(Columns.Kind.ANSWER, "", false));
+            }
             uses.put(number.get(), new Columns.Use(Columns.Kind.NUMBER, "", true));
             uses.put(statement.get(), new Columns.Use(Columns.Kind.QUESTION, "", false));
         }
         return uses;
     }
 
-    /** Room, or words to judge by of which none is set apart. */
+    /** Room, or words to judge by; of both in one cell none is set apart. */
     private static boolean isPlace(Cues cues) {
         String text = cues.text().strip();
-        return cues.line().spans().isEmpty()
-                && (ROOM.matcher(text).matches()
-                        || AnswerParser.judgement(text).isPresent()
-                        || PrintedPairs.endsWithPair("x " + text));
+        return ROOM.matcher(text).matches()
+                || AnswerParser.judgement(text).isPresent()
+                || cues.line().spans().isEmpty() && PrintedPairs.endsWithPair("x " + text);
+    }
+
+    /** A word to judge by that the author set apart, in a cell of its own. */
+    private static boolean isChosen(Cues cues) {
+        return AnswerParser.judgement(cues.text().strip()).isPresent()
+                && SIGNS.stream().anyMatch(cues::isMostly);
     }
 
     private static boolean isJudged(List<Cues> all, int first) {

@@ -237,9 +237,20 @@ final class NestedParts {
                 .findFirst();
     }
 
+    /** What stands behind the number, up to what it is worth. */
+    private static String asked(Cues cues) {
+        int from = cues.number().map(Label::end).orElse(cues.piece().segment().from());
+        String text = cues.line().text().substring(from, cues.piece().segment().to());
+        return PointsFinder.beside(text)
+                .filter(found -> found.from() > 0)
+                .map(found -> text.substring(0, found.from()))
+                .orElse(text);
+    }
+
     /** "2. Complete with: saw, plane": the words that a lead names for its parts; else those they have. */
     private static List<String> bank(Draft lead, List<String> own) {
-        List<String> named = WordBanks.named(lead.cues.stream().map(Cues::text).collect(Collectors.joining(" ")));
+        List<String> named =
+                WordBanks.named(lead.cues.stream().map(NestedParts::asked).collect(Collectors.joining(" ")));
         return named.isEmpty() ? own : named;
     }
 
