@@ -70,9 +70,6 @@ final class KeyListReader {
     private final NumberedAnswers numbers = new NumberedAnswers();
     private final LetteredKeyLines letters = new LetteredKeyLines();
 
-    /** The part that letters were last read of. */
-    private String lettersOf = "";
-
     private final KeyLineForms forms;
     private final KeyPartHeads partHeads;
 
@@ -241,14 +238,9 @@ final class KeyListReader {
         String text =
                 cues.line().text().substring(cues.piece().segment().from()).strip();
         String below = piece + 1 < all.size() ? all.get(piece + 1).text() : "";
-        if (!heading.equals(lettersOf)) {
-            letters.begin();
-            lettersOf = heading;
-        }
         Optional<LetteredKeyLines.Said> said = letters.read(text, heading, below);
         said.filter(found -> !found.heading().isEmpty()).ifPresent(found -> {
             heading = found.heading();
-            lettersOf = heading;
             numbers.last = 0;
         });
         said.ifPresent(found -> take(found.answers(), cues.line().number()));
@@ -410,7 +402,6 @@ final class KeyListReader {
         numbers.last = 0;
         int before = items.size();
         letters.begin();
-        lettersOf = head;
         boolean lettered = letters.read(text, head, "")
                 .filter(said -> take(said.answers(), line))
                 .isPresent();

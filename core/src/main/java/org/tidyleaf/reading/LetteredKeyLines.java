@@ -25,6 +25,9 @@ final class LetteredKeyLines {
 
     private String sign = "";
 
+    /** The part whose answers were read last. */
+    private String part = "";
+
     /**
      * What a line says.
      *
@@ -51,6 +54,8 @@ final class LetteredKeyLines {
         if (named.isEmpty()) {
             return Optional.empty();
         }
+        last = named.equals(part) ? last : 0;
+        part = named;
         char wanted = headed || last == 0 ? 'a' : (char) (last + 1);
         String rest = headed ? text.substring(head.end()) : text;
         Matcher letter = LETTER.matcher(rest);

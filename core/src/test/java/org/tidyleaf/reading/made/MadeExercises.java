@@ -1,6 +1,5 @@
 package org.tidyleaf.reading.made;
 
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -142,14 +141,7 @@ public final class MadeExercises {
     }
 
     public byte[] bytes() {
-        return switch (ending) {
-            case "docx" -> WordPage.save(page);
-            case "odt" -> OpenPage.save(page);
-            case "rtf" -> RichPage.save(page);
-            case "html" -> WebPage.save(page);
-            case "pdf" -> PaperPage.save(page, false);
-            default -> page.text().getBytes(StandardCharsets.UTF_8);
-        };
+        return page.saved(ending, page.text(), false);
     }
 
     private String say(String english) {

@@ -1,6 +1,5 @@
 package org.tidyleaf.reading.made;
 
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -84,14 +83,7 @@ public final class MadeTest {
     }
 
     private byte[] saved(Page page) {
-        return switch (ending) {
-            case "docx" -> WordPage.save(page);
-            case "odt" -> OpenPage.save(page);
-            case "rtf" -> RichPage.save(page);
-            case "html" -> WebPage.save(page);
-            case "pdf" -> PaperPage.save(page, habits.twoColumns());
-            default -> text(page).getBytes(StandardCharsets.UTF_8);
-        };
+        return page.saved(ending, text(page), habits.twoColumns());
     }
 
     public String expected() {

@@ -1,6 +1,5 @@
 package org.tidyleaf.reading.made;
 
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -99,14 +98,7 @@ public final class MadeWithoutNumbers {
     }
 
     public byte[] bytes() {
-        return switch (ending) {
-            case "docx" -> WordPage.save(page);
-            case "odt" -> OpenPage.save(page);
-            case "rtf" -> RichPage.save(page);
-            case "html" -> WebPage.save(page);
-            case "pdf" -> PaperPage.save(page, false);
-            default -> page.text().getBytes(StandardCharsets.UTF_8);
-        };
+        return page.saved(ending, page.text(), false);
     }
 
     private void write() {

@@ -6,6 +6,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -159,6 +160,23 @@ final class Page {
             }
         }
         return text.toString();
+    }
+
+    /**
+     * The page as a file of a format, named by its usual ending.
+     *
+     * @param text what a file of plain text holds, for every ending that is none of a format here
+     * @param twoColumns on paper
+     */
+    byte[] saved(String ending, String text, boolean twoColumns) {
+        return switch (ending) {
+            case "docx" -> WordPage.save(this);
+            case "odt" -> OpenPage.save(this);
+            case "rtf" -> RichPage.save(this);
+            case "html" -> WebPage.save(this);
+            case "pdf" -> PaperPage.save(this, twoColumns);
+            default -> text.getBytes(StandardCharsets.UTF_8);
+        };
     }
 
     /** The text in lines of at most 72 signs, as some programs save it; tabs keep their line whole. */
