@@ -138,6 +138,10 @@ final class BlockFinder {
             return;
         }
         if (!table.isEmpty() && isGrid(table)) {
+            if (!isBelowNumber(lead)
+                    && !JudgedColumns.find(all, byCells(table), Map.of()).uses().isEmpty()) {
+                return;
+            }
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
             pairs.lead(lead);
         } else if (asksToMatch(cues) || lead > 0 && isBareNumber(lead) && asksToMatch(all.get(lead - 1))) {
@@ -197,6 +201,15 @@ final class BlockFinder {
             first--;
         }
         return number(first).isPresent();
+    }
+
+    /** Whether a line, or the one it goes on from without any space, has a number. */
+    private boolean isBelowNumber(int piece) {
+        return isNumbered(piece)
+                || piece > 0
+                        && all.get(piece).labels().isEmpty()
+                        && all.get(piece).spaceBefore() == 0
+                        && isNumbered(piece - 1);
     }
 
     private boolean hasTicks(List<Integer> table) {
@@ -260,11 +273,22 @@ final class BlockFinder {
 
     /** Heads over all columns but perhaps the first, and below them nothing but ticks beside the statements. */
     private boolean isGrid(List<Integer> table) {
-        Map<Integer, Map<Integer, Cues>> rows = new TreeMap<>();
+        List<Map<Integer, Cues>> rows = new ArrayList<>();
+        for (Map<Integer, Integer> row : byCells(table).values()) {
+            Map<Integer, Cues> cells = new TreeMap<>();
+            row.forEach((column, piece) -> cells.put(column, all.get(piece)));
+            rows.add(cells);
+        }
+        return rows.size() >= 3 && TickTables.isOne(rows);
+    }
+
+    /** By row and column the place of the first piece in each cell. */
+    private Map<Integer, Map<Integer, Integer>> byCells(List<Integer> table) {
+        Map<Integer, Map<Integer, Integer>> rows = new TreeMap<>();
         for (int piece : table) {
             Cell cell = cell(piece).orElseThrow();
-            rows.computeIfAbsent(cell.row(), row -> new TreeMap<>()).putIfAbsent(cell.column(), all.get(piece));
+            rows.computeIfAbsent(cell.row(), row -> new TreeMap<>()).putIfAbsent(cell.column(), piece);
         }
-        return rows.size() >= 3 && TickTables.isOne(List.copyOf(rows.values()));
+        return rows;
     }
 }

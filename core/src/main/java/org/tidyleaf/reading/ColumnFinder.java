@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.tidyleaf.source.Cell;
 
@@ -16,11 +15,6 @@ final class ColumnFinder {
     private static final int LAST_HEAD_ROW = 3;
 
     private static final int FEWEST_WORDS = 3;
-
-    private static final int FEWEST_ROWS = 2;
-
-    /** "2", "(2)", "/2", "___ / 2". */
-    private static final Pattern WORTH = Pattern.compile("[(\\[]?(?:_{0,8}\\s*/\\s*)?\\d{1,2}(?:[.,]5)?[)\\]]?");
 
     private ColumnFinder() {}
 
@@ -36,10 +30,11 @@ final class ColumnFinder {
             }
         }
         Map<Integer, Columns.Use> uses = new HashMap<>();
-        tables.values().forEach(rows -> table(all, rows, isListed(rows, blocks), uses));
+        Map<Integer, Columns.Judgement> judgements = new HashMap<>();
+        tables.values().forEach(rows -> table(all, rows, isListed(rows, blocks), uses, judgements));
         goOn(all, uses);
         RangeRows.mark(all, tables.values(), uses);
-        return new Columns(Map.copyOf(uses));
+        return new Columns(Map.copyOf(uses), RoomBeside.find(all, uses), Map.copyOf(judgements));
     }
 
     /** Where options have columns of their own, every further line in a question's cell goes on with the question. */
@@ -72,11 +67,20 @@ final class ColumnFinder {
      * @param listed whether only heads could tell that the rows are questions of their own
      */
     private static void table(
-            List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, boolean listed, Map<Integer, Columns.Use> uses) {
+            List<Cues> all,
+            Map<Integer, Map<Integer, Integer>> rows,
+            boolean listed,
+            Map<Integer, Columns.Use> uses,
+            Map<Integer, Columns.Judgement> judgements) {
         Map<Integer, Columns.Use> fields = new HashMap<>(FieldTables.find(all, rows));
         fields.putAll(PartRows.find(all, rows));
         if (!fields.isEmpty()) {
             uses.putAll(fields);
+            return;
+        }
+        Map<Integer, Columns.Use> optionRows = OptionRows.find(all, rows, Map.of());
+        if (!optionRows.isEmpty()) {
+            uses.putAll(optionRows);
             return;
         }
         Map<Integer, Columns.Use> lettered = LetteredColumns.find(all, rows);
@@ -108,6 +112,11 @@ final class ColumnFinder {
                             .ifPresent(column -> heads.put(column, new Columns.Use(Columns.Kind.ANSWER, "", false)));
                 }
                 mark(all, row.getKey(), heads, rows, uses);
+                Map<Integer, Map<Integer, Integer>> questions = below(rows, row.getKey());
+                uses.putAll(OptionRows.find(all, questions, heads));
+                JudgedColumns.Found judged = JudgedColumns.find(all, questions, heads);
+                uses.putAll(judged.uses());
+                judgements.putAll(judged.judgements());
                 return;
             }
             if (row.getKey() > LAST_HEAD_ROW) {
@@ -117,9 +126,10 @@ final class ColumnFinder {
         if (listed) {
             return;
         }
-        Map<Integer, Columns.Use> judged = JudgedColumns.find(all, rows);
-        if (!judged.isEmpty()) {
-            uses.putAll(judged);
+        JudgedColumns.Found judged = JudgedColumns.find(all, rows, Map.of());
+        if (!judged.uses().isEmpty()) {
+            uses.putAll(judged.uses());
+            judgements.putAll(judged.judgements());
             return;
         }
         Map<Integer, Columns.Use> merged = new HashMap<>(MergedRows.find(all, rows));
@@ -127,7 +137,7 @@ final class ColumnFinder {
         merged.putAll(OptionCells.find(all, rows));
         uses.putAll(merged);
         if (merged.isEmpty()) {
-            byContents(all, rows, uses);
+            uses.putAll(NumberedRows.find(all, rows));
         }
         if (uses.isEmpty()) {
             withoutHeads(all, rows, uses);
@@ -185,59 +195,6 @@ final class ColumnFinder {
 
     private static boolean has(Map<Integer, Columns.Use> heads, int column, Columns.Kind kind) {
         return heads.containsKey(column) && heads.get(column).kind() == kind;
-    }
-
-    /** Without heads: a column of numbers that count on, one of statements, and perhaps one of judgements or of points. */
-    private static void byContents(
-            List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> uses) {
-        if (rows.size() < FEWEST_ROWS) {
-            return;
-        }
-        int last = -1;
-        int judged = 0;
-        for (Map<Integer, Integer> row : rows.values()) {
-            boolean shaped = row.containsKey(0)
-                    && row.containsKey(1)
-                    && row.size() <= 3
-                    && all.get(row.get(0)).line().layout().cell().orElseThrow().columns() == 3
-                    && all.get(row.get(1)).text().contains(" ");
-            String number = shaped ? all.get(row.get(0)).text().strip().replaceAll("[.)]$", "") : "";
-            if (!number.matches("\\d{1,3}") || last >= 0 && Integer.parseInt(number) != last + 1) {
-                return;
-            }
-            last = Integer.parseInt(number);
-            judged += row.containsKey(2)
-                            && AnswerParser.judgement(all.get(row.get(2)).text())
-                                    .isPresent()
-                    ? 1
-                    : 0;
-        }
-        boolean blank = rows.values().stream().noneMatch(row -> row.containsKey(2));
-        boolean worth = judged == 0 && !blank && areWorth(all, rows);
-        if (judged == rows.size() || blank || worth) {
-            for (Map<Integer, Integer> row : rows.values()) {
-                uses.put(row.get(0), new Columns.Use(Columns.Kind.NUMBER, "", true));
-                uses.put(row.get(1), new Columns.Use(Columns.Kind.QUESTION, "", false));
-                if (!blank) {
-                    Columns.Kind beside = worth ? Columns.Kind.POINTS : Columns.Kind.ANSWER;
-                    uses.put(row.get(2), new Columns.Use(beside, "", false));
-                }
-            }
-        }
-    }
-
-    /** Whether most rows ask something, by options or by how they end, and each has a small number behind it. */
-    private static boolean areWorth(List<Cues> all, Map<Integer, Map<Integer, Integer>> rows) {
-        long asking = rows.values().stream()
-                .filter(row -> row.containsKey(2)
-                        && (row.get(2) > row.get(1) + 1
-                                || all.get(row.get(1)).text().strip().matches("(?s).*[?.:]")))
-                .count();
-        return asking * 3 >= rows.size() * 2
-                && rows.values().stream()
-                        .allMatch(row -> row.containsKey(2)
-                                && WORTH.matcher(all.get(row.get(2)).text().strip())
-                                        .matches());
     }
 
     private static void mark(

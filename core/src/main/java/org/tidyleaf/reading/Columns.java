@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -9,8 +10,10 @@ import java.util.stream.Collectors;
  * What the heads of tables say about their cells.
  *
  * @param byPiece for places among the pieces that stand in a table of questions, what their column is for
+ * @param room the places of questions with an empty column beside them, to write in
+ * @param judgements how statements are judged, by their places
  */
-record Columns(Map<Integer, Use> byPiece) {
+record Columns(Map<Integer, Use> byPiece, Set<Integer> room, Map<Integer, Judgement> judgements) {
 
     /** What a column is for. */
     enum Kind {
@@ -35,6 +38,13 @@ record Columns(Map<Integer, Use> byPiece) {
      * @param beginsRow whether it is the first cell of its row
      */
     record Use(Kind kind, String name, boolean beginsRow) {}
+
+    /**
+     * The two words beside a statement, or above the columns to tick beside it.
+     *
+     * @param marked which of them is ticked, 0-based
+     */
+    record Judgement(List<String> words, Optional<Integer> marked) {}
 
     Optional<Use> at(int piece) {
         return Optional.ofNullable(byPiece.get(piece));

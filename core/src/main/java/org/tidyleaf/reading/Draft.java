@@ -85,6 +85,9 @@ final class Draft {
 
     int stimulus = -1;
     boolean keyInColumn;
+    /** Whether a cell beside it is left empty, to write in. */
+    boolean roomBeside;
+
     /** The lines printed to write on, by number. */
     final List<Integer> writing = new ArrayList<>();
 

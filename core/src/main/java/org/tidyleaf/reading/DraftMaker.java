@@ -255,6 +255,11 @@ final class DraftMaker {
         }
         Draft draft = open.orElseThrow();
         join(draft, index, piece);
+        draft.roomBeside |= columns.room().contains(index);
+        Optional.ofNullable(columns.judgements().get(index)).ifPresent(judgement -> {
+            draft.judgement = judgement.words();
+            draft.judgementMarked = judgement.marked();
+        });
         if (isNumberCell(index)) {
             return;
         }

@@ -1,15 +1,19 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 
 /**
- * "True or false?" over rows "1 | Wax melts. | ____", "2 | Bees sleep. | T | F": numbers that count on, statements, and beside them
- * nothing but room or the words to judge by. Each row is a question of its own.
+ * Rows "1 | Wax melts. | ____", "2 | Bees sleep. | T | F", or with "True | False" above two columns to tick: numbers that count on,
+ * statements, and beside them nothing but places to judge by. Each row is a question of its own.
  */
 final class JudgedColumns {
 
@@ -17,11 +21,14 @@ final class JudgedColumns {
 
     private static final Pattern ROOM = Pattern.compile("[\\s_.\u2026\u2610\u25a1\\[\\]()]*");
 
+    private static final Pattern TICKED =
+            Pattern.compile("[xX\u2713\u2714\u2611\u2612\u2717\u2718]|\\[\\s?[xX]\\s?]|\\(\\s?[xX]\\s?\\)");
+
+    private static final Pattern PAIR_IN_CELL =
+            Pattern.compile("[^\\p{L}]*(\\p{L}[\\p{L} ]*?)[^\\p{L}]+(\\p{L}[\\p{L} ]*)[^\\p{L}]*");
+
     private static final int FEWEST_WORDS = 3;
     private static final int FEWEST_ROWS = 2;
-
-    /** A number, a statement and a place to judge it. */
-    private static final int FEWEST_CELLS = 3;
 
     private static final List<Emphasis> SIGNS =
             List.of(Emphasis.HIGHLIGHT, Emphasis.BOLD, Emphasis.COLOR, Emphasis.UNDERLINE);
@@ -29,46 +36,219 @@ final class JudgedColumns {
     /** The line that says so, or what is to be written, stands so near above. */
     private static final int FARTHEST_LEAD = 3;
 
-    private JudgedColumns() {}
+    private final List<Cues> all;
+    private final Map<Integer, Columns.Use> heads;
+    private final Map<Integer, Columns.Use> uses = new HashMap<>();
+    private final Map<Integer, Columns.Judgement> judgements = new HashMap<>();
 
-    /** Rows and columns give the place of the first piece in each cell; empty where the table is no such one. */
-    static Map<Integer, Columns.Use> find(List<Cues> all, Map<Integer, Map<Integer, Integer>> rows) {
-        int first = rows.values().iterator().next().values().stream()
+    /** The columns headed by the two words, in their order; empty where none are. */
+    private List<Integer> ticked = List.of();
+
+    private List<String> words = List.of();
+
+    /** Rows that print both words by themselves. */
+    private int paired;
+
+    private JudgedColumns(List<Cues> all, Map<Integer, Columns.Use> heads) {
+        this.all = all;
+        this.heads = heads;
+    }
+
+    /**
+     * What its cells are for.
+     *
+     * @param judgements how each statement is judged, by the place of the statement
+     */
+    record Found(Map<Integer, Columns.Use> uses, Map<Integer, Columns.Judgement> judgements) {}
+
+    /**
+     * Both parts are empty where the table is no such one.
+     *
+     * @param rows rows and columns give the place of the first piece in each cell
+     * @param known what a row of heads says of the columns, if that row has been found and taken away
+     */
+    static Found find(List<Cues> all, Map<Integer, Map<Integer, Integer>> rows, Map<Integer, Columns.Use> known) {
+        JudgedColumns judged = new JudgedColumns(all, known);
+        int first = rows.values().stream()
+                .flatMap(row -> row.values().stream())
                 .mapToInt(Integer::intValue)
                 .min()
                 .orElse(0);
-        if (rows.size() < FEWEST_ROWS || !isJudged(all, first)) {
-            return Map.of();
+        while (first > 0 && inTable(all.get(first - 1), all.get(first))) {
+            first--;
         }
-        Map<Integer, Columns.Use> uses = new HashMap<>();
+        Map<Integer, Map<Integer, Integer>> statements = new TreeMap<>(rows);
+        if (known.isEmpty() && judged.areHeads(rows.values().iterator().next())) {
+            statements.remove(rows.keySet().iterator().next());
+        }
+        int from = judged.from(statements);
+        Lead lead = Lead.above(all, first);
+        boolean told = lead == Lead.JUDGES || !judged.ticked.isEmpty();
+        boolean whole = statements.size() >= FEWEST_ROWS
+                && from > 0
+                // From 1 on they are rows of the numbered question above.
+                && (from > 1 || lead != Lead.NUMBERED)
+                && statements.values().stream().allMatch(judged::row)
+                && (told || judged.paired == statements.size());
+        return whole ? new Found(judged.uses, judged.judgements) : new Found(Map.of(), Map.of());
+    }
+
+    private static boolean inTable(Cues above, Cues cues) {
+        Optional<Integer> table = cues.line().layout().cell().map(Cell::table);
+        return table.isPresent() && table.equals(above.line().layout().cell().map(Cell::table));
+    }
+
+    /** What the lines right above a table are to it. */
+    private enum Lead {
+        NUMBERED,
+        JUDGES,
+        OTHER;
+
+        static Lead above(List<Cues> all, int first) {
+            for (int i = first - 1; i >= Math.max(0, first - FARTHEST_LEAD); i--) {
+                Cues above = all.get(i);
+                if (above.line().layout().cell().isPresent()) {
+                    return OTHER;
+                }
+                boolean numbered = above.number().isPresent()
+                        && !HabitFinder.isWorded(above.number().get().shape());
+                if (JudgedBy.in(above.text()).isPresent()) {
+                    return numbered ? NUMBERED : JUDGES;
+                }
+            }
+            return OTHER;
+        }
+    }
+
+    /** " |  | True | False": the two words above columns of their own, and points perhaps. */
+    private boolean areHeads(Map<Integer, Integer> row) {
+        List<Map.Entry<Integer, Integer>> cells = new ArrayList<>(new TreeMap<>(row).entrySet());
+        for (int i = 0; i + 1 < cells.size(); i++) {
+            int next = cells.get(i + 1).getValue();
+            Optional<List<String>> pair = pair(text(cells.get(i).getValue()), text(next));
+            if (pair.isPresent()) {
+                words = pair.get();
+                ticked = List.of(cells.get(i).getKey(), cells.get(i + 1).getKey());
+            }
+        }
+        if (ticked.isEmpty()
+                || row.containsKey(0) && NUMBER.matcher(text(row.get(0))).matches()) {
+            return false;
+        }
+        heads(row);
+        return true;
+    }
+
+    private void heads(Map<Integer, Integer> row) {
+        row.values().forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
+    }
+
+    /** Two cells that hold the words of a pair, or their letters, and no more. */
+    private static Optional<List<String>> pair(String first, String second) {
+        Optional<List<String>> pair = JudgedBy.in(first + " / " + second);
+        boolean words = pair.filter(both ->
+                        both.get(0).equalsIgnoreCase(first) && both.get(1).equalsIgnoreCase(second))
+                .isPresent();
+        return pair.filter(both -> words || first.length() == 1 && second.length() == 1);
+    }
+
+    /** The number of the first row, if all count on from there; else 0. */
+    private int from(Map<Integer, Map<Integer, Integer>> rows) {
         int last = 0;
+        int first = 0;
         for (Map<Integer, Integer> row : rows.values()) {
-            Optional<Integer> number = row.values().stream()
-                    .filter(piece -> NUMBER.matcher(text(all, piece)).matches())
-                    .findFirst();
-            Optional<Integer> statement = row.values().stream()
-                    .filter(piece -> all.get(piece).words().size() >= FEWEST_WORDS)
-                    .findFirst();
-            boolean counts = number.isPresent() && ordinal(all, number.get()) == last + 1;
-            boolean others = row.values().stream()
-                    .filter(piece -> !Optional.of(piece).equals(number)
-                            && !Optional.of(piece).equals(statement))
-                    .allMatch(piece -> isPlace(all.get(piece)));
-            if (!counts || statement.isEmpty() || !others || row.size() < FEWEST_CELLS) {
-                return Map.of();
+            Optional<Integer> number = numberCell(row).map(this::ordinal);
+            if (number.isEmpty() || last > 0 && number.get() != last + 1) {
+                return 0;
             }
-            last++;
-            row.values().forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
-            List<Integer> chosen = row.values().stream()
-                    .filter(piece -> isChosen(all.get(piece)))
-                    .toList();
-            if (chosen.size() == 1) {
-                uses.put(chosen.get(0), new Columns.Use(Columns.Kind.ANSWER, "", false));
-            }
-            uses.put(number.get(), new Columns.Use(Columns.Kind.NUMBER, "", true));
-            uses.put(statement.get(), new Columns.Use(Columns.Kind.QUESTION, "", false));
+            last = number.get();
+            first = first == 0 ? last : first;
         }
-        return uses;
+        return first;
+    }
+
+    private Optional<Integer> numberCell(Map<Integer, Integer> row) {
+        return row.values().stream()
+                .filter(piece -> NUMBER.matcher(text(piece)).matches())
+                .findFirst();
+    }
+
+    private boolean row(Map<Integer, Integer> row) {
+        int number = numberCell(row).orElseThrow();
+        Optional<Integer> statement = row.values().stream()
+                .filter(piece -> all.get(piece).words().size() >= FEWEST_WORDS)
+                .findFirst();
+        int columns = all.get(number).line().layout().cell().map(Cell::columns).orElse(0);
+        if (statement.isEmpty() || row.size() < 2 || columns <= 2) {
+            return false;
+        }
+        List<Integer> chosen = new ArrayList<>();
+        List<Integer> places = new ArrayList<>();
+        for (Map.Entry<Integer, Integer> cell : row.entrySet()) {
+            int piece = cell.getValue();
+            if (piece == number || piece == statement.get()) {
+                continue;
+            }
+            Columns.Kind kind = kind(cell.getKey(), piece);
+            if (kind == Columns.Kind.LABEL) {
+                return false;
+            }
+            uses.put(piece, new Columns.Use(kind, "", false));
+            if (kind == Columns.Kind.HEAD) {
+                places.add(piece);
+            }
+            if (kind == Columns.Kind.HEAD && isChosen(all.get(piece))) {
+                chosen.add(piece);
+            }
+        }
+        if (chosen.size() == 1) {
+            uses.put(chosen.get(0), new Columns.Use(Columns.Kind.ANSWER, "", false));
+        }
+        uses.put(number, new Columns.Use(Columns.Kind.NUMBER, "", true));
+        uses.put(statement.get(), new Columns.Use(Columns.Kind.QUESTION, "", false));
+        judge(row, statement.get(), places);
+        return true;
+    }
+
+    /** The words of a row, from above its columns or from its own cells, and which of them is ticked. */
+    private void judge(Map<Integer, Integer> row, int statement, List<Integer> places) {
+        List<Integer> marks = new ArrayList<>();
+        for (int i = 0; i < ticked.size(); i++) {
+            Integer piece = row.get(ticked.get(i));
+            if (piece != null && TICKED.matcher(text(piece)).matches()) {
+                marks.add(i);
+            }
+        }
+        List<String> own = words;
+        if (places.size() == 2) {
+            own = pair(text(places.get(0)), text(places.get(1))).orElse(own);
+        } else if (places.size() == 1) {
+            Matcher both = PAIR_IN_CELL.matcher(text(places.get(0)));
+            own = both.matches() ? pair(both.group(1), both.group(2)).orElse(own) : own;
+        }
+        if (!own.isEmpty()) {
+            paired += words.isEmpty() ? 1 : 0;
+            judgements.put(
+                    statement,
+                    new Columns.Judgement(own, marks.size() == 1 ? Optional.of(marks.get(0)) : Optional.empty()));
+        }
+    }
+
+    /** What a cell beside a statement holds; a label where it is no place to judge by. */
+    private Columns.Kind kind(int column, int piece) {
+        Cues cues = all.get(piece);
+        String text = text(piece);
+        boolean tick = ticked.contains(column) && TICKED.matcher(text).matches();
+        if (tick || isPlace(cues)) {
+            Columns.Kind headed = heads.containsKey(column) ? heads.get(column).kind() : Columns.Kind.HEAD;
+            return headed == Columns.Kind.ANSWER && !ROOM.matcher(text).matches() ? headed : Columns.Kind.HEAD;
+        }
+        boolean last = cues.line()
+                .layout()
+                .cell()
+                .filter(cell -> cell.column() == cell.columns() - 1)
+                .isPresent();
+        return last && PointsFinder.bare(text).isPresent() ? Columns.Kind.POINTS : Columns.Kind.LABEL;
     }
 
     /** Room, or words to judge by; of both in one cell none is set apart. */
@@ -85,26 +265,11 @@ final class JudgedColumns {
                 && SIGNS.stream().anyMatch(cues::isMostly);
     }
 
-    private static boolean isJudged(List<Cues> all, int first) {
-        for (int i = first - 1; i >= Math.max(0, first - FARTHEST_LEAD); i--) {
-            Cues above = all.get(i);
-            if (above.line().layout().cell().isPresent()) {
-                return false;
-            }
-            if (JudgedBy.in(above.text()).isPresent()) {
-                // Below a number it is that question's grid.
-                return above.number().isEmpty()
-                        || HabitFinder.isWorded(above.number().get().shape());
-            }
-        }
-        return false;
+    private int ordinal(int piece) {
+        return Integer.parseInt(text(piece).replaceAll("\\D", ""));
     }
 
-    private static int ordinal(List<Cues> all, int piece) {
-        return Integer.parseInt(text(all, piece).replaceAll("\\D", ""));
-    }
-
-    private static String text(List<Cues> all, int piece) {
+    private String text(int piece) {
         return all.get(piece).text().strip();
     }
 }

@@ -227,7 +227,7 @@ final class OpenMaker {
         if (said.isEmpty() && !explains && asksNumber) {
             return new NumericEntry(particulars, Optional.empty());
         }
-        if (said.isEmpty() && !explains && draft.writingLines() == 1) {
+        if (said.isEmpty() && !explains && (draft.writingLines() == 1 || draft.roomBeside)) {
             return new TextEntry(particulars, List.of(List.of()));
         }
         Prose model = draft.models.isEmpty() ? Prose.of(said) : Draft.join(draft.models);

@@ -76,7 +76,8 @@ final class OptionCells {
         return uses;
     }
 
-    private static Columns.Use behind(Cues cues) {
+    /** What a cell behind a question holds: the letter of the answer, points, or else some note. */
+    static Columns.Use behind(Cues cues) {
         boolean letter = cues.text().matches("[(\\[]?\\s*[A-Ha-h]\\s*[)\\]]?");
         Columns.Kind kind = letter
                 ? Columns.Kind.ANSWER

@@ -60,6 +60,7 @@ final class QuestionEvidence {
         boolean guessed = question instanceof ExtendedText open
                 && open.answer().isEmpty()
                 && draft.writingLines() == 0
+                && !draft.roomBeside
                 && !OpenMaker.asksToExplain(open.particulars().stem().plain())
                 && !isWorthAText(open)
                 && !IN_SENTENCES.matcher(said).find()

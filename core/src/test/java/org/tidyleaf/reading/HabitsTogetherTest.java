@@ -19,6 +19,7 @@ import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.reading.made.MadeExercises;
 import org.tidyleaf.reading.made.MadeSheet;
+import org.tidyleaf.reading.made.MadeTables;
 import org.tidyleaf.reading.made.MadeTest;
 import org.tidyleaf.reading.made.MadeWithoutNumbers;
 import org.tidyleaf.source.Source;
@@ -111,6 +112,21 @@ class HabitsTogetherTest {
         String read = Shown.tidy(Shown.questions(reading));
         keep("exercises-" + language + seed, made.habits(), made.text(), made.expected(), reading);
         keep("exercises-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
+        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
+        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void questionsInTablesAreTold(String language, long seed) throws IntakeException, IOException {
+        String format = FORMATS.get((int) (seed % FORMATS.size()));
+        MadeTables made = new MadeTables(seed, language, format);
+        byte[] bytes = made.bytes();
+        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
+        String read = Shown.tidy(Shown.questions(reading));
+        keep("tables-" + language + seed, made.habits(), made.text(), made.expected(), reading);
+        keep("tables-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
         assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);

@@ -86,11 +86,13 @@ final class OpenPage {
 
     private static String table(Page.Table table) {
         StringBuilder xml = new StringBuilder("<table:table>");
-        for (List<String> row : table.rows()) {
+        for (List<Page.Cell> row : table.rows()) {
             xml.append("<table:table-row>");
-            row.forEach(cell -> xml.append("<table:table-cell><text:p>")
-                    .append(WebPage.escaped(cell))
-                    .append("</text:p></table:table-cell>"));
+            for (Page.Cell cell : row) {
+                xml.append("<table:table-cell>").append(cell.lines().isEmpty() ? "<text:p/>" : "");
+                cell.lines().forEach(line -> xml.append(paragraph(new Page.Paragraph(List.of(line), 0, 0, 0))));
+                xml.append("</table:table-cell>");
+            }
             xml.append("</table:table-row>");
         }
         return xml.append("</table:table>").toString();

@@ -49,7 +49,23 @@ final class Page {
         }
     }
 
-    record Table(List<List<String>> rows) implements Block {}
+    record Table(List<List<Cell>> rows) implements Block {}
+
+    /** @param lines one below the other, each of one look */
+    record Cell(List<Words> lines) {
+
+        static Cell of(String text) {
+            return of(text, Look.PLAIN);
+        }
+
+        static Cell of(String text, Look look) {
+            return new Cell(text.lines().map(line -> new Words(line, look)).toList());
+        }
+
+        String text() {
+            return lines.stream().map(Words::text).collect(Collectors.joining("\n"));
+        }
+    }
 
     /** @param number from 1 on; each looks otherwise */
     record Picture(int number) implements Block {
@@ -107,6 +123,10 @@ final class Page {
     }
 
     void table(List<List<String>> rows) {
+        cells(rows.stream().map(row -> row.stream().map(Cell::of).toList()).toList());
+    }
+
+    void cells(List<List<Cell>> rows) {
         blocks.add(new Table(rows));
     }
 
@@ -156,7 +176,9 @@ final class Page {
             } else if (block instanceof Picture picture) {
                 text.append("<picture ").append(picture.number()).append(">\n");
             } else if (block instanceof Table table) {
-                table.rows().forEach(row -> text.append(String.join(" | ", row)).append('\n'));
+                table.rows()
+                        .forEach(row -> text.append(row.stream().map(Cell::text).collect(Collectors.joining(" | ")))
+                                .append('\n'));
             }
         }
         return text.toString();

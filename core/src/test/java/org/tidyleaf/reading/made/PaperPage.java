@@ -29,6 +29,9 @@ final class PaperPage implements AutoCloseable {
     private static final float VISIBLE = 1.2f;
     private static final float PADDING = 4;
 
+    /** A column for a number, a letter or a box. */
+    private static final float NARROW = 40;
+
     /** Between two columns. */
     private static final float GUTTER = 24;
 
@@ -181,39 +184,68 @@ final class PaperPage implements AutoCloseable {
     }
 
     private void table(Page.Table table) throws IOException {
-        int columns = table.rows().stream().mapToInt(List::size).max().orElse(1);
-        float column = (right - left) / columns;
-        for (List<String> row : table.rows()) {
-            List<List<String>> cells = row.stream()
-                    .map(cell -> wrapped(cell, column - 2 * PADDING))
-                    .toList();
-            float height = LINE * cells.stream().mapToInt(List::size).max().orElse(1) + PADDING;
+        List<Float> widths = columns(table);
+        for (List<Page.Cell> row : table.rows()) {
+            List<List<Run>> cells = new ArrayList<>();
+            for (int i = 0; i < row.size(); i++) {
+                cells.add(wrapped(row.get(i), widths.get(i) - 2 * PADDING));
+            }
+            float height =
+                    LINE * Math.max(1, cells.stream().mapToInt(List::size).max().orElse(1)) + PADDING;
             need(height);
+            float edge = left;
             for (int i = 0; i < cells.size(); i++) {
-                float edge = left + i * column;
-                canvas.addRect(edge, y - height + LINE - PADDING, column, height);
+                canvas.addRect(edge, y - height + LINE - PADDING, widths.get(i), height);
                 canvas.stroke();
                 for (int k = 0; k < cells.get(i).size(); k++) {
-                    write(new Run(cells.get(i).get(k), Page.Look.PLAIN), edge + PADDING, y - k * LINE);
+                    write(cells.get(i).get(k), edge + PADDING, y - k * LINE);
                 }
+                edge += widths.get(i);
             }
             y -= height;
         }
         y -= LINE;
     }
 
-    private List<String> wrapped(String cell, float most) {
-        List<String> lines = new ArrayList<>();
-        String line = "";
-        for (String word : cell.split(" ")) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && width(longer, Page.Look.PLAIN) > most) {
-                lines.add(line);
-                longer = word;
+    /** Columns of little get what they need, the others share the rest. */
+    private List<Float> columns(Page.Table table) {
+        int columns = table.rows().stream().mapToInt(List::size).max().orElse(1);
+        float[] needs = new float[columns];
+        for (List<Page.Cell> row : table.rows()) {
+            for (int i = 0; i < row.size(); i++) {
+                for (Page.Words line : row.get(i).lines()) {
+                    needs[i] = Math.max(needs[i], width(line.text(), line.look()) + 2 * PADDING + 1);
+                }
             }
-            line = longer;
         }
-        lines.add(line);
+        float rest = right - left;
+        int wide = 0;
+        for (float need : needs) {
+            rest -= need < NARROW ? NARROW : 0;
+            wide += need < NARROW ? 0 : 1;
+        }
+        boolean allNarrow = wide == 0;
+        List<Float> widths = new ArrayList<>();
+        for (float need : needs) {
+            widths.add(need < NARROW && !allNarrow ? NARROW : allNarrow ? (right - left) / columns : rest / wide);
+        }
+        return widths;
+    }
+
+    private List<Run> wrapped(Page.Cell cell, float most) {
+        List<Run> lines = new ArrayList<>();
+        for (Page.Words words : cell.lines()) {
+            String line = "";
+            for (String word : words.text().split(" ")) {
+                String longer = line.isEmpty() ? word : line + " " + word;
+                if (!line.isEmpty() && width(longer, words.look()) > most) {
+                    lines.add(new Run(line, words.look()));
+                    longer = word;
+                }
+                line = longer;
+            }
+            lines.add(new Run(line, words.look()));
+        }
         return lines;
     }
 

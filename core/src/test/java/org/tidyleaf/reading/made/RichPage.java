@@ -3,6 +3,7 @@ package org.tidyleaf.reading.made;
 import java.nio.charset.StandardCharsets;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /** A page as rich text (.rtf), its automatic labels as the word processor leaves them for readers without lists. */
 final class RichPage {
@@ -35,31 +36,30 @@ final class RichPage {
         page.label(line)
                 .ifPresent(label ->
                         rtf.append("{\\listtext ").append(escaped(label)).append("\\tab}"));
-        for (Page.Words words : line.words()) {
-            String look = switch (words.look()) {
-                case PLAIN -> "";
-                case BOLD -> "\\b";
-                case RED -> "\\cf1";
-                case YELLOW -> "\\highlight2";
-                case UNDERLINED -> "\\ul";
-            };
-            rtf.append('{')
-                    .append(look)
-                    .append(look.isEmpty() ? "" : " ")
-                    .append(escaped(words.text()))
-                    .append('}');
-        }
+        line.words().forEach(words -> rtf.append(run(words)));
         rtf.append("\\par\n");
     }
 
+    private static String run(Page.Words words) {
+        String look = switch (words.look()) {
+            case PLAIN -> "";
+            case BOLD -> "\\b";
+            case RED -> "\\cf1";
+            case YELLOW -> "\\highlight2";
+            case UNDERLINED -> "\\ul";
+        };
+        return "{" + look + (look.isEmpty() ? "" : " ") + escaped(words.text()) + "}";
+    }
+
     private static void table(Page.Table table, StringBuilder rtf) {
-        for (List<String> row : table.rows()) {
+        for (List<Page.Cell> row : table.rows()) {
             rtf.append("\\trowd");
             for (int i = 1; i <= row.size(); i++) {
                 rtf.append("\\cellx").append(i * CELL);
             }
-            row.forEach(cell ->
-                    rtf.append("\\pard\\plain\\intbl ").append(escaped(cell)).append("\\cell"));
+            row.forEach(cell -> rtf.append("\\pard\\plain\\intbl ")
+                    .append(cell.lines().stream().map(RichPage::run).collect(Collectors.joining("\\par\n")))
+                    .append("\\cell"));
             rtf.append("\\row\n");
         }
     }

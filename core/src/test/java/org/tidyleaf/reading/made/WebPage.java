@@ -3,6 +3,7 @@ package org.tidyleaf.reading.made;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /** A page as HTML. */
 final class WebPage {
@@ -56,29 +57,30 @@ final class WebPage {
 
     private static void table(Page.Table table, StringBuilder html) {
         html.append("<table>");
-        for (List<String> row : table.rows()) {
+        for (List<Page.Cell> row : table.rows()) {
             html.append("<tr>");
-            row.forEach(cell -> html.append("<td>").append(escaped(cell)).append("</td>"));
+            row.forEach(cell -> html.append("<td>")
+                    .append(cell.lines().stream().map(WebPage::run).collect(Collectors.joining("<br>")))
+                    .append("</td>"));
             html.append("</tr>\n");
         }
         html.append("</table>\n");
     }
 
     private static String words(Page.Paragraph line) {
-        StringBuilder html = new StringBuilder();
-        for (Page.Words words : line.words()) {
-            // Tabs and wide spaces collapse on a page of the web unless they are no ordinary blanks.
-            String text = escaped(words.text()).replace("\t", "    ").replace("  ", "\u00a0 ");
-            html.append(
-                    switch (words.look()) {
-                        case PLAIN -> text;
-                        case BOLD -> "<b>" + text + "</b>";
-                        case RED -> "<span style=\"color:#c00000\">" + text + "</span>";
-                        case YELLOW -> "<mark>" + text + "</mark>";
-                        case UNDERLINED -> "<u>" + text + "</u>";
-                    });
-        }
-        return html.toString();
+        return line.words().stream().map(WebPage::run).collect(Collectors.joining());
+    }
+
+    private static String run(Page.Words words) {
+        // Tabs and wide spaces collapse on a page of the web unless they are no ordinary blanks.
+        String text = escaped(words.text()).replace("\t", "    ").replace("  ", "\u00a0 ");
+        return switch (words.look()) {
+            case PLAIN -> text;
+            case BOLD -> "<b>" + text + "</b>";
+            case RED -> "<span style=\"color:#c00000\">" + text + "</span>";
+            case YELLOW -> "<mark>" + text + "</mark>";
+            case UNDERLINED -> "<u>" + text + "</u>";
+        };
     }
 
     static String escaped(String text) {

@@ -72,13 +72,12 @@ final class WordPage {
 
     private static String table(Page.Table table) {
         StringBuilder xml = new StringBuilder("<w:tbl>");
-        for (List<String> row : table.rows()) {
+        for (List<Page.Cell> row : table.rows()) {
             xml.append("<w:tr>");
-            for (String cell : row) {
-                xml.append("<w:tc>");
-                for (String line : cell.split("\n")) {
-                    Page.Words words = new Page.Words(line, Page.Look.PLAIN);
-                    xml.append(paragraph(new Page.Paragraph(List.of(words), 0, 0, 0)));
+            for (Page.Cell cell : row) {
+                xml.append("<w:tc>").append(cell.lines().isEmpty() ? "<w:p/>" : "");
+                for (Page.Words line : cell.lines()) {
+                    xml.append(paragraph(new Page.Paragraph(List.of(line), 0, 0, 0)));
                 }
                 xml.append("</w:tc>");
             }
