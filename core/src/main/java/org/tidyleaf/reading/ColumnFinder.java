@@ -4,7 +4,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.tidyleaf.source.Cell;
 
@@ -37,21 +39,26 @@ final class ColumnFinder {
         return new Columns(Map.copyOf(uses), RoomBeside.find(all, uses), Map.copyOf(judgements));
     }
 
-    /** Where options have columns of their own, every further line in a question's cell goes on with the question. */
+    /** Where options have columns of their own in a table, every further line in a question's cell goes on with the question. */
     private static void goOn(List<Cues> all, Map<Integer, Columns.Use> uses) {
-        boolean optionColumns = uses.values().stream().anyMatch(use -> use.kind() == Columns.Kind.OPTION);
-        for (int i = 1; optionColumns && i < all.size(); i++) {
+        Set<Integer> optionColumns = uses.entrySet().stream()
+                .filter(use -> use.getValue().kind() == Columns.Kind.OPTION)
+                .map(use -> cell(all, use.getKey()).orElseThrow().table())
+                .collect(Collectors.toSet());
+        for (int i = 1; !optionColumns.isEmpty() && i < all.size(); i++) {
             Columns.Use above = uses.get(i - 1);
-            boolean sameCell = all.get(i).line().layout().cell().isPresent()
-                    && all.get(i)
-                            .line()
-                            .layout()
-                            .cell()
-                            .equals(all.get(i - 1).line().layout().cell());
-            if (sameCell && above != null && above.kind() == Columns.Kind.QUESTION) {
+            Optional<Cell> cell = cell(all, i);
+            boolean goesOn =
+                    cell.filter(own -> optionColumns.contains(own.table())).equals(cell(all, i - 1))
+                            && cell.isPresent();
+            if (goesOn && above != null && above.kind() == Columns.Kind.QUESTION) {
                 uses.put(i, new Columns.Use(Columns.Kind.QUESTION, "", false));
             }
         }
+    }
+
+    private static Optional<Cell> cell(List<Cues> all, int piece) {
+        return all.get(piece).line().layout().cell();
     }
 
     /** Whether what stands above the table has claimed its cells as rows of one question. */
@@ -97,6 +104,8 @@ final class ColumnFinder {
                             || has(heads, Columns.Kind.POINTS)
                                     && (has(heads, Columns.Kind.NUMBER)
                                             || askBelow(all, below(rows, row.getKey()), heads))
+                            || !OptionRows.find(all, below(rows, row.getKey()), heads)
+                                    .isEmpty()
                             || numbersBelow(all, below(rows, row.getKey()))
                                             .filter(column -> !has(heads, column, Columns.Kind.QUESTION))
                                             .isPresent()

@@ -24,6 +24,7 @@ record Columns(Map<Integer, Use> byPiece, Set<Integer> room, Map<Integer, Judgem
         RIGHT_OPTION,
         ANSWER,
         POINTS,
+        ROOM,
         FEEDBACK,
         HINT,
         LABEL,
@@ -70,7 +71,7 @@ record Columns(Map<Integer, Use> byPiece, Set<Integer> room, Map<Integer, Judgem
             case POINTS -> new Step(Role.POINTS, false, inside);
             case FEEDBACK -> new Step(Role.FEEDBACK, false, inside);
             case HINT -> new Step(Role.HINT, false, inside);
-            case LABEL -> new Step(Role.ASIDE, false, inside);
+            case LABEL, ROOM -> new Step(Role.ASIDE, false, inside);
             case PASSAGE -> new Step(Role.STIMULUS, !use.beginsRow(), Step.OUTSIDE);
         });
     }

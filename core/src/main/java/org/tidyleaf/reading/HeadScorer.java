@@ -282,7 +282,7 @@ final class HeadScorer {
                         || cues.is(Trait.SHORT)
                                 && cues.lead().isEmpty()
                                 && (index > Surroundings.LAST_TITLE_PLACE + 1 || isNamedHead(index - 1))
-                                && around.isNextStem(index + 1));
+                                && around.isNextQuestion(index + 1));
     }
 
     /** What heads a part by its own words, and is no second line of the title. */

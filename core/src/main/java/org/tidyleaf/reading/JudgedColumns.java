@@ -149,7 +149,9 @@ final class JudgedColumns {
         boolean words = pair.filter(both ->
                         both.get(0).equalsIgnoreCase(first) && both.get(1).equalsIgnoreCase(second))
                 .isPresent();
-        return pair.filter(both -> words || first.length() == 1 && second.length() == 1);
+        boolean letters =
+                first.length() == 1 && second.length() == 1 && PrintedPairs.endsWithPair("x " + first + " / " + second);
+        return letters ? Optional.of(List.of("True", "False")) : pair.filter(both -> words);
     }
 
     /** The number of the first row, if all count on from there; else 0. */
@@ -182,36 +184,38 @@ final class JudgedColumns {
         if (statement.isEmpty() || row.size() < 2 || columns <= 2) {
             return false;
         }
-        List<Integer> chosen = new ArrayList<>();
-        List<Integer> places = new ArrayList<>();
+        List<Integer> beside = row.values().stream()
+                .filter(piece -> piece != number && !statement.get().equals(piece))
+                .toList();
+        List<Integer> pair = pairAmong(beside);
         for (Map.Entry<Integer, Integer> cell : row.entrySet()) {
             int piece = cell.getValue();
-            if (piece == number || piece == statement.get()) {
-                continue;
+            if (beside.contains(piece)) {
+                Columns.Kind kind = pair.contains(piece) ? Columns.Kind.HEAD : kind(cell.getKey(), piece);
+                if (kind == Columns.Kind.LABEL) {
+                    return false;
+                }
+                uses.put(piece, new Columns.Use(kind, "", false));
             }
-            Columns.Kind kind = kind(cell.getKey(), piece);
-            if (kind == Columns.Kind.LABEL) {
-                return false;
-            }
-            uses.put(piece, new Columns.Use(kind, "", false));
-            if (kind == Columns.Kind.HEAD) {
-                places.add(piece);
-            }
-            if (kind == Columns.Kind.HEAD && isChosen(all.get(piece))) {
-                chosen.add(piece);
-            }
-        }
-        if (chosen.size() == 1) {
-            uses.put(chosen.get(0), new Columns.Use(Columns.Kind.ANSWER, "", false));
         }
         uses.put(number, new Columns.Use(Columns.Kind.NUMBER, "", true));
         uses.put(statement.get(), new Columns.Use(Columns.Kind.QUESTION, "", false));
-        judge(row, statement.get(), places);
+        judge(row, statement.get(), pair, beside);
         return true;
     }
 
-    /** The words of a row, from above its columns or from its own cells, and which of them is ticked. */
-    private void judge(Map<Integer, Integer> row, int statement, List<Integer> places) {
+    /** Two neighbours that hold a word of a pair each; empty where there are none. */
+    private List<Integer> pairAmong(List<Integer> beside) {
+        for (int i = 0; i + 1 < beside.size(); i++) {
+            if (pair(text(beside.get(i)), text(beside.get(i + 1))).isPresent()) {
+                return beside.subList(i, i + 2);
+            }
+        }
+        return List.of();
+    }
+
+    /** The words of a row, from above its columns or from its own cells, and which of them is ticked or set apart. */
+    private void judge(Map<Integer, Integer> row, int statement, List<Integer> pair, List<Integer> beside) {
         List<Integer> marks = new ArrayList<>();
         for (int i = 0; i < ticked.size(); i++) {
             Integer piece = row.get(ticked.get(i));
@@ -219,12 +223,24 @@ final class JudgedColumns {
                 marks.add(i);
             }
         }
+        for (int i = 0; i < pair.size(); i++) {
+            if (isSetApart(all.get(pair.get(i)))) {
+                marks.add(i);
+            }
+        }
         List<String> own = words;
-        if (places.size() == 2) {
-            own = pair(text(places.get(0)), text(places.get(1))).orElse(own);
-        } else if (places.size() == 1) {
-            Matcher both = PAIR_IN_CELL.matcher(text(places.get(0)));
+        if (!pair.isEmpty()) {
+            own = pair(text(pair.get(0)), text(pair.get(1))).orElseThrow();
+        }
+        for (int piece : pair.isEmpty() ? beside : List.<Integer>of()) {
+            Matcher both = PAIR_IN_CELL.matcher(text(piece));
             own = both.matches() ? pair(both.group(1), both.group(2)).orElse(own) : own;
+        }
+        for (int piece : beside) {
+            boolean alone = AnswerParser.judgement(text(piece)).isPresent() && !pair.contains(piece);
+            if (alone && isSetApart(all.get(piece))) {
+                uses.put(piece, new Columns.Use(Columns.Kind.ANSWER, "", false));
+            }
         }
         if (!own.isEmpty()) {
             paired += words.isEmpty() ? 1 : 0;
@@ -259,10 +275,8 @@ final class JudgedColumns {
                 || cues.line().spans().isEmpty() && PrintedPairs.endsWithPair("x " + text);
     }
 
-    /** A word to judge by that the author set apart, in a cell of its own. */
-    private static boolean isChosen(Cues cues) {
-        return AnswerParser.judgement(cues.text().strip()).isPresent()
-                && SIGNS.stream().anyMatch(cues::isMostly);
+    private static boolean isSetApart(Cues cues) {
+        return SIGNS.stream().anyMatch(cues::isMostly);
     }
 
     private int ordinal(int piece) {

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Source;
 
 /** The words for true and false where a paper prints only their letters, "V   F": in the language of its other key words. */
@@ -45,7 +47,14 @@ final class JudgementWords {
     private static boolean isPrinted(Source source, String[] pair) {
         Pattern initials = Pattern.compile("\\b" + initial(pair[0]) + "\\b\\W{1,8}\\b" + initial(pair[1]) + "\\b");
         return source.lines().stream()
-                .anyMatch(line -> initials.matcher(line.text()).find());
+                        .anyMatch(line -> initials.matcher(line.text()).find())
+                || IntStream.range(1, source.lines().size())
+                        .anyMatch(i -> isCell(source.lines().get(i - 1), pair[0])
+                                && isCell(source.lines().get(i), pair[1]));
+    }
+
+    private static boolean isCell(Line line, String word) {
+        return line.layout().cell().isPresent() && line.text().strip().equals(initial(word));
     }
 
     private static String initial(String word) {

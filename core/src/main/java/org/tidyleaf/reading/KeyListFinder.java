@@ -176,6 +176,7 @@ final class KeyListFinder {
                         !reader.items.isEmpty() && reader.items.get(0).number().equals("1");
                 boolean named = reader.items.size() >= KeyListReader.SEVERAL;
                 boolean several = (first || named)
+                        && !isOfPairsAbove(all, i, reader.items, blocks)
                         && reader.items.size() > Math.max(2, gapsAbove(all, i))
                         && answersAll(all, i, reader.items, blocks);
                 if (several || isOfOthers(all, i, reader.items, blocks) || isOfBoth(all, i, reader.items, blocks)) {
@@ -287,6 +288,15 @@ final class KeyListFinder {
 
     private static boolean isFirst(Cues cues) {
         return cues.labels().stream().anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
+    }
+
+    /** "Answer: 1-b, 2-c, 3-a" right below the pairs of question 7. */
+    private static boolean isOfPairsAbove(List<Cues> all, int piece, List<KeyList.Item> items, Blocks blocks) {
+        List<String> numbers = numbersAbove(all, piece, blocks);
+        return blocks.inside().contains(piece - 1)
+                && !numbers.isEmpty()
+                && items.stream().noneMatch(item -> item.number().equals(numbers.get(numbers.size() - 1)))
+                && items.stream().allMatch(item -> LETTER.matcher(item.text()).matches());
     }
 
     /** "Answers: 1 b, 2 wax" below the second of two questions. */

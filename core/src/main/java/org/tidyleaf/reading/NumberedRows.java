@@ -19,6 +19,8 @@ final class NumberedRows {
     /** "2", "(2)", "/2", "___ / 2". */
     private static final Pattern WORTH = Pattern.compile("[(\\[]?(?:_{0,8}\\s*/\\s*)?\\d{1,2}(?:[.,]5)?[)\\]]?");
 
+    private static final Pattern ROOM = Pattern.compile("[_.\u2026]{3,}\\s*\\S{0,12}");
+
     private static final Pattern NUMBER = Pattern.compile("[(]?(\\d{1,3})[.)]?");
 
     private final List<Cues> all;
@@ -47,8 +49,9 @@ final class NumberedRows {
                 .allMatch(row -> row.containsKey(2)
                         && AnswerParser.judgement(text(row, 2)).isPresent());
         boolean worth = !judged && !blank && areWorth();
+        boolean room = !judged && !blank && !worth && haveRoom();
         boolean alone = columns() == 2;
-        if (!judged && !worth && !blank || alone && !ask()) {
+        if (!judged && !worth && !room && !blank || alone && !ask()) {
             return Map.of();
         }
         Map<Integer, Columns.Use> uses = new HashMap<>();
@@ -56,7 +59,7 @@ final class NumberedRows {
             uses.put(row.get(0), new Columns.Use(Columns.Kind.NUMBER, "", true));
             uses.put(row.get(1), new Columns.Use(Columns.Kind.QUESTION, "", false));
             if (!blank) {
-                Columns.Kind beside = worth ? Columns.Kind.POINTS : Columns.Kind.ANSWER;
+                Columns.Kind beside = worth ? Columns.Kind.POINTS : room ? Columns.Kind.ROOM : Columns.Kind.ANSWER;
                 uses.put(row.get(2), new Columns.Use(beside, "", false));
             }
         }
@@ -93,7 +96,10 @@ final class NumberedRows {
         return true;
     }
 
-    /** Whether each row has a gap or is a sentence, and no numbered question stands above that they are the rows of. */
+    /**
+     * Whether each row has a gap or options or is a sentence, and no numbered question stands above that
+     * they are the rows of.
+     */
     private boolean ask() {
         Map<Integer, Integer> first = rows.values().iterator().next();
         int above = first.get(0) - 1;
@@ -106,7 +112,14 @@ final class NumberedRows {
         return !rowsOfOne
                 && rows.values().stream()
                         .allMatch(row -> all.get(row.get(1)).is(Cues.Trait.GAP)
-                                || all.get(row.get(1)).is(Cues.Trait.ENDS_SENTENCE));
+                                || all.get(row.get(1)).is(Cues.Trait.ENDS_SENTENCE)
+                                || isOverOptions(row.get(1)));
+    }
+
+    private boolean isOverOptions(int piece) {
+        List<Integer> cell = OptionCells.cell(all, piece);
+        return cell.size() > 2
+                && cell.stream().skip(1).allMatch(below -> all.get(below).has(Label.Kind.LETTER));
     }
 
     /** Whether most rows ask something, by options or by how they end, and each has a small number behind it. */
@@ -119,6 +132,13 @@ final class NumberedRows {
                 && rows.values().stream()
                         .allMatch(row -> row.containsKey(2)
                                 && WORTH.matcher(text(row, 2)).matches());
+    }
+
+    /** "______ kg" in each row. */
+    private boolean haveRoom() {
+        return rows.values().stream()
+                .allMatch(
+                        row -> row.containsKey(2) && ROOM.matcher(text(row, 2)).matches());
     }
 
     private String text(Map<Integer, Integer> row, int column) {

@@ -88,14 +88,30 @@ final class OptionRows {
         if (!letter.matches() || !letter.group(1).equalsIgnoreCase(next)) {
             return false;
         }
-        options++;
-        chosen += options == FEWEST_OPTIONS ? 1 : 0;
         row.forEach((column, piece) -> uses.put(piece, behind(column, piece)));
         if (apart) {
             uses.put(row.get(0), new Columns.Use(Columns.Kind.LABEL, "", false));
         }
-        uses.put(row.get(1), new Columns.Use(Columns.Kind.OPTION, apart ? letter.group(1) : "", false));
+        take(row.get(1), apart ? letter.group(1) : "");
+        if (!apart) {
+            // Where a page ends, the next row may have come into the same cell.
+            OptionCells.cell(all, row.get(1)).stream()
+                    .skip(1)
+                    .filter(this::isNext)
+                    .forEach(piece -> take(piece, ""));
+        }
         return true;
+    }
+
+    private boolean isNext(int piece) {
+        Matcher letter = LETTER_BEFORE.matcher(all.get(piece).text().strip());
+        return letter.matches() && letter.group(1).equalsIgnoreCase(String.valueOf((char) ('a' + options)));
+    }
+
+    private void take(int piece, String letter) {
+        options++;
+        chosen += options == FEWEST_OPTIONS ? 1 : 0;
+        uses.put(piece, new Columns.Use(Columns.Kind.OPTION, letter, false));
     }
 
     private String text(Map<Integer, Integer> row, int column) {

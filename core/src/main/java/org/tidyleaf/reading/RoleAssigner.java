@@ -38,7 +38,7 @@ final class RoleAssigner {
         this.all = all;
         this.habits = habits;
         this.pins = pins;
-        this.scorer = new RoleScorer(all, habits, lessons);
+        this.scorer = new RoleScorer(all, habits, layouts.columns(), lessons);
         this.constraints = all.stream()
                 .map(cues -> new Constraint(pins.at(cues.piece()), pins.concern(cues.piece()), lessons.lesson(cues)))
                 .toList();

@@ -29,11 +29,11 @@ final class RoleScorer {
     private final HeadScorer heads;
     private final OptionScorer options;
 
-    RoleScorer(List<Cues> all, Habits habits, Lessons lessons) {
+    RoleScorer(List<Cues> all, Habits habits, Columns columns, Lessons lessons) {
         this.all = all;
         this.habits = habits;
         this.lessons = lessons;
-        this.around = new Surroundings(all, habits);
+        this.around = new Surroundings(all, habits, columns);
         this.heads = new HeadScorer(all, habits, around);
         this.options = new OptionScorer(all, habits, around);
     }

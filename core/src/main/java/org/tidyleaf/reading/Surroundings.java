@@ -57,6 +57,7 @@ final class Surroundings {
     private final int firstChained;
     private final boolean[] stemLabel;
     private final List<Optional<Label>> optionLabels = new ArrayList<>();
+    private final Columns columns;
     private final boolean[] chained;
     private final boolean[] onlyNumber;
     private final double[] flow;
@@ -66,9 +67,10 @@ final class Surroundings {
     private final boolean[] pairOver;
     private final boolean[] pointsOver;
 
-    Surroundings(List<Cues> all, Habits habits) {
+    Surroundings(List<Cues> all, Habits habits, Columns columns) {
         this.all = all;
         this.habits = habits;
+        this.columns = columns;
         this.loneHeads = LoneHeads.find(all, habits);
         StemsByLook.Found byLook = StemsByLook.find(all, habits);
         this.bareOptions = new HashSet<>(BareOptions.find(all, habits));
@@ -354,6 +356,14 @@ final class Surroundings {
     /** Whether its number goes on from that of the question above; false behind the last piece. */
     boolean isNextStem(int index) {
         return index < chained.length && chained[index];
+    }
+
+    /** Whether the next question begins here, or a table of questions. */
+    boolean isNextQuestion(int index) {
+        boolean table = columns.at(index)
+                .filter(use -> use.kind() == Columns.Kind.HEAD || use.beginsRow())
+                .isPresent();
+        return table || isNextStem(index);
     }
 
     /** Whether there is nothing but a question's number, with its points perhaps, and what is asked stands below. */
