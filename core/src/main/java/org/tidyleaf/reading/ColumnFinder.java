@@ -51,8 +51,12 @@ final class ColumnFinder {
             boolean goesOn =
                     cell.filter(own -> optionColumns.contains(own.table())).equals(cell(all, i - 1))
                             && cell.isPresent();
-            if (goesOn && above != null && above.kind() == Columns.Kind.QUESTION) {
-                uses.put(i, new Columns.Use(Columns.Kind.QUESTION, "", false));
+            boolean below = goesOn
+                    && above != null
+                    && (above.kind() == Columns.Kind.QUESTION || above.kind() == Columns.Kind.ROOM);
+            if (below) {
+                Columns.Kind kind = all.get(i).is(Cues.Trait.WRITING_LINE) ? Columns.Kind.ROOM : Columns.Kind.QUESTION;
+                uses.put(i, new Columns.Use(kind, "", false));
             }
         }
     }
@@ -85,9 +89,9 @@ final class ColumnFinder {
             uses.putAll(fields);
             return;
         }
-        Map<Integer, Columns.Use> optionRows = OptionRows.find(all, rows, Map.of());
-        if (!optionRows.isEmpty()) {
-            uses.putAll(optionRows);
+        Map<Integer, Columns.Use> questionRows = QuestionRows.find(all, rows, Map.of());
+        if (!questionRows.isEmpty()) {
+            uses.putAll(questionRows);
             return;
         }
         Map<Integer, Columns.Use> lettered = LetteredColumns.find(all, rows);
@@ -104,7 +108,7 @@ final class ColumnFinder {
                             || has(heads, Columns.Kind.POINTS)
                                     && (has(heads, Columns.Kind.NUMBER)
                                             || askBelow(all, below(rows, row.getKey()), heads))
-                            || !OptionRows.find(all, below(rows, row.getKey()), heads)
+                            || !QuestionRows.find(all, below(rows, row.getKey()), heads)
                                     .isEmpty()
                             || numbersBelow(all, below(rows, row.getKey()))
                                             .filter(column -> !has(heads, column, Columns.Kind.QUESTION))
@@ -122,7 +126,7 @@ final class ColumnFinder {
                 }
                 mark(all, row.getKey(), heads, rows, uses);
                 Map<Integer, Map<Integer, Integer>> questions = below(rows, row.getKey());
-                uses.putAll(OptionRows.find(all, questions, heads));
+                uses.putAll(QuestionRows.find(all, questions, heads));
                 JudgedColumns.Found judged = JudgedColumns.find(all, questions, heads);
                 uses.putAll(judged.uses());
                 judgements.putAll(judged.judgements());

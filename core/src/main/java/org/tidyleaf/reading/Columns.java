@@ -28,7 +28,9 @@ record Columns(Map<Integer, Use> byPiece, Set<Integer> room, Map<Integer, Judgem
         FEEDBACK,
         HINT,
         LABEL,
-        PASSAGE
+        PASSAGE,
+        SECTION,
+        TOLD
     }
 
     /**
@@ -72,6 +74,8 @@ record Columns(Map<Integer, Use> byPiece, Set<Integer> room, Map<Integer, Judgem
             case FEEDBACK -> new Step(Role.FEEDBACK, false, inside);
             case HINT -> new Step(Role.HINT, false, inside);
             case LABEL, ROOM -> new Step(Role.ASIDE, false, inside);
+            case SECTION -> new Step(Role.SECTION, !use.beginsRow(), Step.OUTSIDE);
+            case TOLD -> new Step(Role.INSTRUCTION, !use.beginsRow(), Step.OUTSIDE);
             case PASSAGE -> new Step(Role.STIMULUS, !use.beginsRow(), Step.OUTSIDE);
         });
     }

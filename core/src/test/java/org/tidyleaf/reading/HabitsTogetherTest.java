@@ -18,6 +18,7 @@ import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.reading.made.MadeExercises;
+import org.tidyleaf.reading.made.MadeOneTable;
 import org.tidyleaf.reading.made.MadeSheet;
 import org.tidyleaf.reading.made.MadeTables;
 import org.tidyleaf.reading.made.MadeTest;
@@ -127,6 +128,21 @@ class HabitsTogetherTest {
         String read = Shown.tidy(Shown.questions(reading));
         keep("tables-" + language + seed, made.habits(), made.text(), made.expected(), reading);
         keep("tables-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
+        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
+        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void aPaperInOneTableIsTold(String language, long seed) throws IntakeException, IOException {
+        String format = FORMATS.get((int) (seed % FORMATS.size()));
+        MadeOneTable made = new MadeOneTable(seed, language, format);
+        byte[] bytes = made.bytes();
+        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
+        String read = Shown.tidy(Shown.questions(reading));
+        keep("one-table-" + language + seed, made.habits(), made.text(), made.expected(), reading);
+        keep("one-table-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
         assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
