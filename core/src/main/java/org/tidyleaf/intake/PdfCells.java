@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Cell;
+import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Place;
 
 /** The text of tables that are drawn with rules. */
@@ -98,7 +99,12 @@ final class PdfCells {
                                 && right.x() - left.right() < left.size() * SPACE);
     }
 
-    /** A row of a cell that has a label of its own, or stands below one with room left for its first word. */
+    private static boolean isBold(PdfRow row) {
+        return row.glyphs().stream()
+                .allMatch(glyph -> glyph.text().isBlank() || glyph.look().contains(Emphasis.BOLD));
+    }
+
+    /** A row of a cell that has a label of its own, that is plain below a bold one, or stands below one with room left for its first word. */
     private static boolean beginsAnew(PdfRow above, PdfRow row, float right) {
         String text = row.plain();
         if (RULED.matcher(text).matches() || RULED.matcher(above.plain()).matches()) {
@@ -116,6 +122,6 @@ final class PdfCells {
         }
         float first = row.glyphs().get(Math.max(0, word - 1)).right() - row.left();
         boolean room = right - above.right() > first + above.size();
-        return labelled || room;
+        return labelled || room || isBold(above) && !isBold(row);
     }
 }

@@ -83,15 +83,15 @@ final class ColumnFinder {
             boolean listed,
             Map<Integer, Columns.Use> uses,
             Map<Integer, Columns.Judgement> judgements) {
+        Map<Integer, Columns.Use> questionRows = QuestionRows.find(all, rows, Map.of());
+        if (!questionRows.isEmpty()) {
+            uses.putAll(questionRows);
+            return;
+        }
         Map<Integer, Columns.Use> fields = new HashMap<>(FieldTables.find(all, rows));
         fields.putAll(PartRows.find(all, rows));
         if (!fields.isEmpty()) {
             uses.putAll(fields);
-            return;
-        }
-        Map<Integer, Columns.Use> questionRows = QuestionRows.find(all, rows, Map.of());
-        if (!questionRows.isEmpty()) {
-            uses.putAll(questionRows);
             return;
         }
         Map<Integer, Columns.Use> lettered = LetteredColumns.find(all, rows);
