@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -144,7 +145,13 @@ final class QuestionRows {
                 || head.is(Cues.Trait.GROUP_HEAD)
                 || columns(head) == 1;
         boolean asks = head.is(Cues.Trait.GAP) || head.is(Cues.Trait.QUESTION_MARK);
-        if (!alone || !over || asks || head.words().size() > MOST_HEAD_WORDS || head.is(Cues.Trait.END_WORD)) {
+        // "Points | 2" is a field of the question above.
+        boolean field = Optional.ofNullable(
+                        ColumnHeads.find(all, Map.of(0, first.getValue())).get(0))
+                .filter(use -> use.kind() == Columns.Kind.POINTS)
+                .isPresent();
+        boolean wordy = head.words().size() > MOST_HEAD_WORDS;
+        if (!alone || !over || asks || field || wordy || head.is(Cues.Trait.END_WORD)) {
             return false;
         }
         parts++;
