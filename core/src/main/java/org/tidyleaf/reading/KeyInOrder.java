@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
@@ -64,9 +63,7 @@ final class KeyInOrder {
 
     /** "BDACA" and nothing else in a file of its own: a letter for each question, or for each with options. */
     static Optional<KeyList> inFile(List<Cues> key, List<Draft> questions) {
-        String whole = key.stream().map(Cues::text).collect(Collectors.joining(" "));
-        Matcher name = NAME.matcher(whole);
-        String letters = whole.substring(name.lookingAt() ? name.end() : 0).replaceAll("[\\s,;.]", "");
+        String letters = letters(key);
         List<Draft> choices =
                 questions.stream().filter(draft -> draft.options.size() > 1).toList();
         boolean all = letters.length() == questions.size();
@@ -79,6 +76,22 @@ final class KeyInOrder {
             items.add(new KeyList.Item("", draft.number, letter, 1));
         }
         return Optional.of(new KeyList(items, Set.of(), KeySource.SEPARATE));
+    }
+
+    /** What stands below the heading of a file, or behind it in its line, without signs and spaces between. */
+    private static String letters(List<Cues> key) {
+        StringBuilder letters = new StringBuilder();
+        for (Cues cues : key) {
+            Matcher name = NAME.matcher(cues.text());
+            String said =
+                    cues.text().substring(name.lookingAt() ? name.end() : 0).replaceAll("[\\s,;.]", "");
+            boolean heading = letters.isEmpty()
+                    && cues.line().layout().cell().isEmpty()
+                    && said.codePoints().noneMatch(Character::isDigit)
+                    && !GLUED.matcher(said).matches();
+            letters.append(heading ? "" : said);
+        }
+        return letters.toString();
     }
 
     private static KeyList list(List<String> answers, List<Integer> pieces, int line) {

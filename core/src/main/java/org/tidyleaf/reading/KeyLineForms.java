@@ -18,6 +18,9 @@ final class KeyLineForms {
     /** "1b 2a 3c": a number and a letter, nothing else. */
     private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
 
+    /** "13 - 16 days": small letters that no options have are a word. */
+    private static final Pattern WORD = Pattern.compile("[a-z]*[i-z][a-z]*");
+
     private static final Pattern DECIMAL =
             Pattern.compile("(?:^|(?<=\\s{2}|[;,]\\s{0,2}))\\s*(\\d{1,2}\\.\\d{1,2}(?:\\.\\d{1,2})?)[.:)]?\\s+");
 
@@ -43,6 +46,9 @@ final class KeyLineForms {
         int first = Integer.parseInt(run.group(1));
         int end = Integer.parseInt(run.group(2));
         String letters = run.group(3).replaceAll("[ ,]", "");
+        if (WORD.matcher(letters).matches() && letters.equals(run.group(3))) {
+            return List.of();
+        }
         return end - first + 1 == letters.length()
                 ? IntStream.range(0, letters.length())
                         .mapToObj(i -> new Answer(String.valueOf(first + i), letters.substring(i, i + 1)))

@@ -370,7 +370,9 @@ final class KeyListReader {
                 // "PTS: 1" behind an answer is a label.
                 .filter(cell -> cell.indexOf(':') < 0 && lastWord(cell).matches("\\d{1,3}[a-h]?"))
                 .count();
-        if (numbers > 0 && numbers >= cells.length - 1) {
+        // "4" and an answer behind it are no row of numbers, whose name stands before them.
+        boolean answered = cells.length == 2 && lastWord(cells[0]).matches("\\d{1,3}[a-h]?") && numbers == 1;
+        if (numbers > 0 && numbers >= cells.length - 1 && !answered) {
             numberRow = cells;
             numberPiece = piece;
             return;

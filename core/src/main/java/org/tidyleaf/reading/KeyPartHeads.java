@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
 final class KeyPartHeads {
 
     private static final Pattern PART_HEAD = Vocabulary.pattern("((?:" + Vocabulary.ALL.either("section")
-            + "|(?=.*?:\\s*[(]?\\d{1,3}[a-h]?\\s*[).:=])" + Vocabulary.ALL.either("question") + ")\\s+(?:"
+            + "|(?=.*?:\\s*[(]?\\d{1,3}[a-h]?\\s*[).:=](?!\\d))" + Vocabulary.ALL.either("question") + ")\\s+(?:"
             + Vocabulary.ALL.either("numbers")
             + "|[A-Z]|\\d{1,2}|[IVX]{1,5})|(?-i:[IVX]{1,5}|[A-H])(?=\\s*[:.)]\\s*[(]?1(?:\\s*[.):]|\\s*\\p{L}.*\\s2\\s*\\p{L}))"
             + ")\\s*[:.)\u2013-]+\\s*(?=[(]?\\d)");

@@ -18,6 +18,7 @@ import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.reading.made.MadeExercises;
+import org.tidyleaf.reading.made.MadeKeyFile;
 import org.tidyleaf.reading.made.MadeOneTable;
 import org.tidyleaf.reading.made.MadeSheet;
 import org.tidyleaf.reading.made.MadeTables;
@@ -145,6 +146,23 @@ class HabitsTogetherTest {
         keep("one-table-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
+        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void aKeyInAFileOfItsOwnIsGiven(String language, long seed) throws IntakeException, IOException {
+        String format = FORMATS.get((int) (seed % FORMATS.size()));
+        MadeKeyFile made = new MadeKeyFile(seed, language, format);
+        Source key = new Intake().read(made.keyName(), made.keyBytes());
+        Reading reading =
+                new Reader().read(new Intake().read(made.fileName(), made.bytes()), Pins.NONE, Optional.of(key));
+        String read = Shown.tidy(Shown.questions(reading));
+        keep("key-" + language + seed, made.habits(), made.text(), made.expected(), reading);
+        keep("key-" + language + seed + "-test" + made.fileName().replaceFirst(".*\\.", "."), made.bytes());
+        keep("key-" + language + seed + "-key" + made.keyName().replaceFirst(".*\\.", "."), made.keyBytes());
+        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+        assertThat(reading.snags()).isEmpty();
         assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
     }
 
