@@ -78,7 +78,8 @@ final class InstructorCopy {
                         .equals(begin)) {
             end++;
         }
-        return text.substring(end).replaceFirst("^[\\s.?!:;,\u2013-]+", "").strip();
+        String rest = GAP.matcher(text.substring(end)).replaceAll(" ").replaceFirst("^[\\s.?!:;,\\u2013-]+", "");
+        return rest.codePoints().anyMatch(Character::isLetterOrDigit) ? rest.strip() : "";
     }
 
     /** The question with the copy's key, where it lacks one of its own. */
@@ -130,11 +131,18 @@ final class InstructorCopy {
     }
 
     private static String stem(Question question) {
-        return AnswerParser.bare(
+        String words = AnswerParser.bare(
                 GAP.matcher(question.particulars().stem().plain()).replaceAll(" "));
+        return named(words, question.particulars().number());
     }
 
     private static String stem(Source source, Draft draft) {
-        return AnswerParser.bare(draft.stem.stream().map(source::text).collect(Collectors.joining(" ")));
+        String words = AnswerParser.bare(draft.stem.stream().map(source::text).collect(Collectors.joining(" ")));
+        return named(words, draft.number);
+    }
+
+    /** What only offers words for a gap of the text above has no stem, its number tells which it is. */
+    private static String named(String stem, String number) {
+        return stem.isEmpty() ? "#" + number : stem;
     }
 }

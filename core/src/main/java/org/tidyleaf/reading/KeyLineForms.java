@@ -19,7 +19,8 @@ final class KeyLineForms {
     private static final Pattern COMPACT = Pattern.compile("(\\d{1,3})([a-hA-H])[,;.]?");
 
     /** "13 - 16 days": small letters that no options have are a word. */
-    private static final Pattern WORD = Pattern.compile("[a-z]*[i-z][a-z]*");
+    private static final Pattern WORD =
+            Pattern.compile("(?!(?:[tf]+|[rf]+|[wf]+|[vf]+|[pf]+|[jn]+|[yn]+)$)[a-z]*[i-z][a-z]*");
 
     private static final Pattern DECIMAL =
             Pattern.compile("(?:^|(?<=\\s{2}|[;,]\\s{0,2}))\\s*(\\d{1,2}\\.\\d{1,2}(?:\\.\\d{1,2})?)[.:)]?\\s+");

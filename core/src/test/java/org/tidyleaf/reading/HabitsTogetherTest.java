@@ -151,19 +151,37 @@ class HabitsTogetherTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void aKeyInAFileOfItsOwnIsGiven(String language, long seed) throws IntakeException, IOException {
+    void aListOfAnswersIsGiven(String language, long seed) throws IntakeException, IOException {
         String format = FORMATS.get((int) (seed % FORMATS.size()));
         MadeKeyFile made = new MadeKeyFile(seed, language, format);
-        Source key = new Intake().read(made.keyName(), made.keyBytes());
-        Reading reading =
-                new Reader().read(new Intake().read(made.fileName(), made.bytes()), Pins.NONE, Optional.of(key));
+        Optional<Source> key = made.keyBytes().isPresent()
+                ? Optional.of(new Intake().read(made.keyName(), made.keyBytes().get()))
+                : Optional.empty();
+        Reading reading = new Reader().read(new Intake().read(made.fileName(), made.bytes()), Pins.NONE, key);
         String read = Shown.tidy(Shown.questions(reading));
         keep("key-" + language + seed, made.habits(), made.text(), made.expected(), reading);
-        keep("key-" + language + seed + "-test" + made.fileName().replaceFirst(".*\\.", "."), made.bytes());
-        keep("key-" + language + seed + "-key" + made.keyName().replaceFirst(".*\\.", "."), made.keyBytes());
+        keep("key-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), made.bytes());
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).isEmpty();
         assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
+    }
+
+    @ParameterizedTest
+    @MethodSource("tests")
+    void aMarkedCopyIsAKey(String language, long seed) throws IntakeException, IOException {
+        String format = FORMATS.get((int) (seed % FORMATS.size()));
+        MadeTest made = new MadeTest(seed, language, format);
+        Optional<byte[]> plain = made.bytesWithoutMarks();
+        if (plain.isEmpty()) {
+            return;
+        }
+        Source copy = new Intake().read("copy" + made.fileName(), made.bytes());
+        Reading reading =
+                new Reader().read(new Intake().read(made.fileName(), plain.get()), Pins.NONE, Optional.of(copy));
+        String read = Shown.tidy(Shown.questions(reading));
+        keep("copy-" + language + seed, made.habits(), made.text(), made.expected(), reading);
+        keep("copy-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), plain.get());
+        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
     }
 
     static Stream<Arguments> sheets() {

@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -11,8 +12,8 @@ import java.util.stream.IntStream;
 import org.tidyleaf.reading.made.Page.Look;
 
 /**
- * A plain test and its answers in a file of their own, in a form that is drawn: lines, rows, tables, a sheet, letters alone; and what
- * is to be understood of both, as {@code Shown} in the package above shows a reading.
+ * A plain test and its answers at its end or in a file of their own, in a form that is drawn: lines, rows, tables, a sheet, letters
+ * alone; and what is to be understood of both, as {@code Shown} in the package above shows a reading.
  */
 public final class MadeKeyFile {
 
@@ -47,6 +48,7 @@ public final class MadeKeyFile {
     private final int author;
     private final Form form;
     private final boolean headed;
+    private final boolean inside;
     private final boolean small;
     private final boolean parts;
     private final boolean restart;
@@ -65,13 +67,18 @@ public final class MadeKeyFile {
         author = (int) seed;
         random = new Random(seed * 0x8EBC6AF09C88C6E3L + languageCode.hashCode() * 31L);
         form = one(Form.values());
-        headed = random.nextInt(3) > 0;
+        inside = !isSheet() && random.nextInt(3) == 0;
+        headed = inside || random.nextInt(3) > 0;
         small = random.nextInt(4) == 0;
         parts = form == Form.LINES_BY_PART || random.nextBoolean();
         restart = form == Form.LINES_BY_PART;
         sign = one(new String[] {". ", ") ", " - ", ": ", "\t"});
         write();
         writeKey();
+        if (inside) {
+            page.blank();
+            page.blocks().addAll(key.blocks());
+        }
         ending = format;
     }
 
@@ -80,12 +87,12 @@ public final class MadeKeyFile {
     }
 
     public String habits() {
-        return form + (headed ? " headed" : "") + (small ? " small" : "") + (parts ? " parts" : "") + " '" + sign + "' "
-                + ending;
+        return form + (inside ? " inside" : "") + (headed ? " headed" : "") + (small ? " small" : "")
+                + (parts ? " parts" : "") + " '" + sign + "' " + ending;
     }
 
     public String text() {
-        return page.text() + "\n--- " + keyName() + "\n" + (isSheet() ? sheet : key.text());
+        return inside ? page.text() : page.text() + "\n--- " + keyName() + "\n" + (isSheet() ? sheet : key.text());
     }
 
     public String fileName() {
@@ -112,10 +119,15 @@ public final class MadeKeyFile {
         return page.saved(ending, page.text(), false);
     }
 
-    public byte[] keyBytes() {
-        return isSheet()
-                ? sheet.toString().getBytes(StandardCharsets.UTF_8)
-                : key.saved(keyEnding(), key.text(), false);
+    /** Empty where the answers stand at the end of the test. */
+    public Optional<byte[]> keyBytes() {
+        if (inside) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                isSheet()
+                        ? sheet.toString().getBytes(StandardCharsets.UTF_8)
+                        : key.saved(keyEnding(), key.text(), false));
     }
 
     private String say(String english) {
@@ -233,7 +245,7 @@ public final class MadeKeyFile {
     }
 
     private void writeKey() {
-        if (headed) {
+        if (headed && !inside) {
             key.line("Wrenfield Evening College");
             key.line("Keeping Bees: review", Look.BOLD);
         }

@@ -77,6 +77,12 @@ public final class MadeTest {
         return saved(page());
     }
 
+    /** As candidates get it, of an author who marks the right answers in a copy of it. */
+    public Optional<byte[]> bytesWithoutMarks() {
+        Look look = habits.key().look();
+        return look == Look.PLAIN ? Optional.empty() : Optional.of(saved(page().without(look)));
+    }
+
     /** The file with the answers, of an author who keeps them apart. */
     public Optional<byte[]> keyBytes() {
         return key.map(this::saved);

@@ -201,6 +201,25 @@ final class Page {
         };
     }
 
+    /** The same page without a look, as if nobody had marked anything with it. */
+    Page without(Look look) {
+        Page plain = new Page();
+        plain.lists.addAll(lists);
+        for (Block block : blocks) {
+            plain.blocks.add(
+                    block instanceof Paragraph line
+                            ? new Paragraph(plain(line.words(), look), line.indent(), line.list(), line.place())
+                            : block);
+        }
+        return plain;
+    }
+
+    private static List<Words> plain(List<Words> words, Look look) {
+        return words.stream()
+                .map(part -> part.look() == look ? new Words(part.text(), Look.PLAIN) : part)
+                .toList();
+    }
+
     /** The text in lines of at most 72 signs, as some programs save it; tabs keep their line whole. */
     String wrapped() {
         StringBuilder wrapped = new StringBuilder();
