@@ -35,6 +35,10 @@ final class MarkdownFormat implements Format {
     private static final Pattern BOLD =
             Pattern.compile("(?m)(?<![*\\w])\\*\\*(?=\\S)[^*\\n]{2,200}(?<=\\S)\\*\\*(?![*\\w])");
 
+    /** A line in italics, a sign that stands for itself, a rule over the page. */
+    private static final Pattern OTHER_SIGNS =
+            Pattern.compile("(?m)^\\*(?=\\S)[^*\\n]{2,200}(?<=\\S)\\*$|\\\\[_*#]|^---$");
+
     /** One line with # may be a number sign. */
     private static final int HEADINGS = 2;
 
@@ -50,10 +54,14 @@ final class MarkdownFormat implements Format {
         return read(name, TextFormat.decode(name, bytes));
     }
 
-    /** Whether a text is Markdown, whatever its file's name says: headings with # or words in bold between stars. */
+    /** Whether a text is Markdown, whatever its file's name says: headings with #, words in bold between stars, signs behind strokes. */
     static boolean looksLike(String text) {
-        return HEADING.matcher(text).results().count() >= HEADINGS
-                || BOLD.matcher(text).results().count() >= BOLDS;
+        long headings = HEADING.matcher(text).results().count();
+        return headings >= HEADINGS
+                || BOLD.matcher(text).results().count() >= BOLDS
+                || headings > 0
+                        && (BOLD.matcher(text).find()
+                                || OTHER_SIGNS.matcher(text).find());
     }
 
     static Source read(String name, String text) throws IntakeException {

@@ -16,9 +16,10 @@ final class AnswerParser {
     private static final Pattern BETWEEN_WORDS = Pattern.compile("[\\s\\p{Punct}\u2019\u2018\u201c\u201d]+");
 
     private static final Pattern ONE = Pattern.compile("[(\\[]?\\b([A-Za-z]|\\d{1,2}|[ivxIVX]{2,4})\\b[)\\].:]?");
-    private static final Pattern LETTERS = Vocabulary.pattern(
-            "\\s*[(\\[]?([A-Z]|\\d{1,2}|[ivx]{2,4})[)\\].:]?(?:\\s*(?:[,;/&+]|" + Vocabulary.ALL.either("and")
-                    + "|\\s)\\s*[(\\[]?(?:[A-Z]|\\d{1,2}|[ivx]{2,4})[)\\].:]?)*\\s*\\.?\\s*");
+    private static final Pattern LETTERS =
+            Vocabulary.pattern("\\s*[(\\[]?([A-Z]|\\d{1,2}|[ivx]{2,4})[)\\].:]?(?:(?:\\s*[,;/&+]\\s*|\\s+)(?:"
+                    + Vocabulary.ALL.either("and")
+                    + "\\s+)?[(\\[]?(?:[A-Z]|\\d{1,2}|[ivx]{2,4})[)\\].:]?)*\\s*\\.?\\s*");
     /** "Option B": the word says nothing that the letter does not. */
     private static final Pattern WORD_BEFORE =
             Vocabulary.pattern("^\\s*" + Vocabulary.ALL.either("option") + "\\s+(?=(?:[A-Z]|\\d{1,2})\\b)");

@@ -37,6 +37,8 @@ final class NumberedAnswers {
 
     private static final Pattern NUMBER_AT_END = Pattern.compile("(.*\\S)\\s{2,}(\\d{1,3})[.):]?\\s*");
 
+    private static final Pattern LETTER_ALONE = Pattern.compile("\\s*[(\\[]?[A-Ha-h][).:\\]]+\\s*");
+
     static final Pattern OTHER_PART = Pattern.compile("\\s[(\\[][a-h][)\\]]\\s");
 
     /** A shorter line has room for what stands below it. */
@@ -132,9 +134,12 @@ final class NumberedAnswers {
         boolean bracketed = sign.equals(".")
                 && closing(number).equals(")")
                 && number.group().strip().startsWith("(");
+        String between = text.substring(from, number.start());
+        // "5. C) 6": the number is what that option says.
+        boolean ofOption =
+                !closing(number).equals(sign) && LETTER_ALONE.matcher(between).matches();
         return !sign.isEmpty()
-                && (closing(number).isEmpty() || bracketed)
-                && text.substring(from, number.start()).matches("[\\d\\s,;]*");
+                && (ofOption || (closing(number).isEmpty() || bracketed) && between.matches("[\\d\\s,;]*"));
     }
 
     /** "6. wax   8. honey": what has no answer is left out. */

@@ -17,6 +17,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Inline;
+import org.tidyleaf.reading.made.MadeChat;
 import org.tidyleaf.reading.made.MadeExercises;
 import org.tidyleaf.reading.made.MadeKeyFile;
 import org.tidyleaf.reading.made.MadeOneTable;
@@ -182,6 +183,20 @@ class HabitsTogetherTest {
         keep("copy-" + language + seed, made.habits(), made.text(), made.expected(), reading);
         keep("copy-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), plain.get());
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void whatAssistantsWriteIsTold(String language, long seed) throws IntakeException, IOException {
+        MadeChat made = new MadeChat(seed, language);
+        Source source = new Intake().read(made.fileName(), made.bytes());
+        Reading reading = new Reader().read(source, Pins.NONE, Optional.empty());
+        String read = Shown.tidy(Shown.questions(reading));
+        keep("chat-" + language + seed, made.habits(), made.text(), made.expected(), reading);
+        keep("chat-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), made.bytes());
+        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
+        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
     }
 
     static Stream<Arguments> sheets() {
