@@ -149,17 +149,18 @@ final class LineCollector {
                         span.from() <= at && at < span.to() && span.emphasis().contains(Emphasis.UNDERLINE));
     }
 
+    /** Each look that a part of the replaced text had is one of the whole of what stands there now. */
     private void replace(int from, int to, String other) {
         text.replace(from, to, other);
         int shift = other.length() - (to - from);
         List<Span> moved = spans.stream()
                 .map(span -> new Span(
                         span.from() >= to ? span.from() + shift : Math.min(span.from(), from),
-                        span.to() >= to ? span.to() + shift : Math.min(span.to(), from + other.length()),
+                        span.to() >= to ? span.to() + shift : span.to() > from ? from + other.length() : span.to(),
                         span.emphasis(),
                         span.color(),
                         span.figure()))
-                .filter(span -> span.to() > span.from())
+                .distinct()
                 .toList();
         spans.clear();
         spans.addAll(moved);

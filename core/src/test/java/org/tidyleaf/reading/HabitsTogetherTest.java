@@ -25,6 +25,7 @@ import org.tidyleaf.reading.made.MadeSheet;
 import org.tidyleaf.reading.made.MadeTables;
 import org.tidyleaf.reading.made.MadeTest;
 import org.tidyleaf.reading.made.MadeWithoutNumbers;
+import org.tidyleaf.reading.made.MadeWord;
 import org.tidyleaf.source.Source;
 
 /**
@@ -194,6 +195,20 @@ class HabitsTogetherTest {
         String read = Shown.tidy(Shown.questions(reading));
         keep("chat-" + language + seed, made.habits(), made.text(), made.expected(), reading);
         keep("chat-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), made.bytes());
+        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
+        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void whatAWordProcessorOffersIsTold(String language, long seed) throws IntakeException, IOException {
+        MadeWord made = new MadeWord(seed, language);
+        Source source = new Intake().read("made.docx", made.bytes());
+        Reading reading = new Reader().read(source, Pins.NONE, Optional.empty());
+        String read = Shown.tidy(Shown.questions(reading));
+        keep("word-" + language + seed, made.habits(), made.text(), made.expected(), reading);
+        keep("word-" + language + seed + ".docx", made.bytes());
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
         assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
