@@ -24,6 +24,10 @@ final class BlockFinder {
 
     private static final Pattern NUMBERED_BLANK = Pattern.compile(
             "(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*|[\u2610\u25a1]\\s.*");
+    /** "Lift the lid. ____": the place of a step goes behind it. */
+    private static final Pattern BLANK_BEHIND = Pattern.compile(
+            "[^_\\[(]*\\p{L}[^_\\[(]*?\\s*(?:_{2,}\\s*\\d{0,2}\\s*_*|[(\\[]\\s*\\d{0,2}\\s*[)\\]])\\s*");
+
     static final Pattern TICK = Pattern.compile(
             "[xXoO\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf]|\\[[ xX]?]|\\([ xX]?\\)");
     private final List<Cues> all;
@@ -158,9 +162,19 @@ final class BlockFinder {
                 && BANK.matcher(cues.text()).find()) {
             int below = lead + 1 < all.size() && all.get(lead + 1).is(Trait.POINTS_ONLY) ? lead + 2 : lead + 1;
             gaps.bank(below, tableBelow(below));
+        } else if (HabitFinder.asksForOrder(cues) && isListInStrokes(lead + 1)) {
+            found.put(lead + 1, Blocks.Kind.GAPPED);
         } else if (HabitFinder.asksForOrder(cues) || lead > 0 && isOrderedAbove(lead)) {
             steps(lead + 1);
         }
+    }
+
+    /** "metre / millimetre / inch" alone below what asks for their order. */
+    private boolean isListInStrokes(int piece) {
+        return piece < all.size()
+                && all.get(piece).labels().isEmpty()
+                && all.get(piece).text().split("\\s/\\s").length > 2
+                && (piece + 1 == all.size() || all.get(piece + 1).text().indexOf(" / ") < 0);
     }
 
     /** "Number the steps. (4 points)" above "6. Preparing a hive:". */
@@ -243,6 +257,12 @@ final class BlockFinder {
     private void steps(int from) {
         int end = from;
         while (end < all.size() && NUMBERED_BLANK.matcher(all.get(end).text()).matches()) {
+            end++;
+        }
+        while (end < all.size()
+                && (end == from || BLANK_BEHIND.matcher(all.get(from).text()).matches())
+                && all.get(end).labels().isEmpty()
+                && BLANK_BEHIND.matcher(all.get(end).text()).matches()) {
             end++;
         }
         if (end == from) {

@@ -8,6 +8,9 @@ import org.tidyleaf.source.Segment;
 /** Adds options, and steps to order, to the question they belong to. */
 final class DraftOptions {
 
+    private static final Pattern STEP_BLANK_BEHIND =
+            Pattern.compile("\\s*(?:_{2,}\\s*\\d{0,2}\\s*_*|[(\\[]\\s*\\d{0,2}\\s*[)\\]])\\s*$");
+
     private static final Pattern STEP_BLANK = Pattern.compile(
             "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*|[\u2610\u25a1])\\s*");
     private static final Pattern STEP_NUMBER = Pattern.compile("\\s*(\\d{1,2})\\s{2,}(?=\\S)");
@@ -62,10 +65,19 @@ final class DraftOptions {
             return;
         }
         Matcher matcher = STEP_BLANK.matcher(cues.line().text());
+        Matcher behind = STEP_BLANK_BEHIND.matcher(cues.line().text());
         int from = matcher.lookingAt() ? matcher.end() : 0;
-        draft.ranks.add(from > 0 ? matcher.group().replaceAll("\\D", "") : draft.place);
+        boolean last = from == 0 && behind.find();
+        String rank = last
+                ? behind.group().replaceAll("\\D", "")
+                : from > 0 ? matcher.group().replaceAll("\\D", "") : draft.place;
+        draft.ranks.add(rank);
         draft.place = "";
-        addOption(draft, cues, from, cues.piece().segment().to());
+        addOption(
+                draft,
+                cues,
+                from,
+                last ? behind.start() : cues.piece().segment().to());
     }
 
     /** The number in a cell beside a step, before it or behind it. */

@@ -10,6 +10,9 @@ import org.tidyleaf.reading.Cues.Trait;
 /** Blocks around texts with gaps: the words to fill them with, the gapped lines below those, and answers printed gap by gap. */
 final class GapBlocks {
 
+    /** In lines, a text whose words stand below it. */
+    private static final int LONGEST_TEXT = 12;
+
     private static final Pattern BANK_LINE = Pattern.compile(
             "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,60}");
 
@@ -36,6 +39,9 @@ final class GapBlocks {
     }
 
     void bank(int from, List<Integer> table) {
+        if (table.isEmpty() && isBankBelowText(from)) {
+            return;
+        }
         int text = table.isEmpty() ? from + 1 : from + table.size();
         boolean line = table.isEmpty()
                 && from < all.size()
@@ -48,6 +54,32 @@ final class GapBlocks {
             found.put(i, Blocks.Kind.WORDS);
         }
         gapped(text);
+    }
+
+    /** Whether a text with gaps begins here and the words for them stand right below it, in a line of their own; marks both. */
+    private boolean isBankBelowText(int from) {
+        int end = from;
+        int gaps = 0;
+        while (end < all.size()
+                && end - from < LONGEST_TEXT
+                && all.get(end).labels().isEmpty()
+                && all.get(end).line().layout().cell().isEmpty()
+                && !isLineOfWords(end)) {
+            gaps += GapSigns.count(all.get(end).text());
+            end++;
+        }
+        boolean below = end > from
+                && all.get(from).is(Trait.GAP)
+                && gaps > 1
+                && isLineOfWords(end)
+                && PartsMaker.words(List.of(all.get(end))).size() >= gaps;
+        for (int i = from; below && i < end; i++) {
+            found.put(i, Blocks.Kind.GAPPED);
+        }
+        if (below) {
+            found.put(end, Blocks.Kind.WORDS);
+        }
+        return below;
     }
 
     boolean isLineOfWords(int piece) {

@@ -18,6 +18,10 @@ final class ListedOrder {
     private static final Pattern LISTED =
             Vocabulary.pattern("(.*\\b" + Vocabulary.ALL.either("order") + "\\b[^:]*:)\\s*([^:?]{5,200}?)[.]?\\s*");
 
+    /** "Put in order. metre / millimetre / inch": strokes list without a colon. */
+    private static final Pattern IN_STROKES = Vocabulary.pattern("(.*\\b" + Vocabulary.ALL.either("order")
+            + "\\b[^:./]*[.:])\\s*([^:?./]+(?:\\s+/\\s+[^:?./]+){2,12})[.]?\\s*");
+
     private static final String BETWEEN = "\\s*[;,>\u2192<]\\s*|\\s+/\\s+|\\s+[\u2013-]\\s+";
 
     private static final Pattern ASKED = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
@@ -33,12 +37,14 @@ final class ListedOrder {
     /** The order asked for; empty where the sentence lists nothing, or its key is no order of what it lists. */
     static Optional<Order> find(Particulars particulars, GatheredKey key) {
         String asked = particulars.stem().typed();
-        Matcher listed = LISTED.matcher(asked);
+        Matcher strokes = IN_STROKES.matcher(asked);
+        Matcher listed = strokes.matches() ? strokes : LISTED.matcher(asked);
         Optional<Order> labelled = labelled(particulars, key);
         if (labelled.isPresent()) {
             return labelled;
         }
-        if (asked.indexOf(':') < 0 || particulars.stem().gapCount() > 0 || !listed.matches()) {
+        boolean lists = asked.indexOf(':') >= 0 || asked.indexOf('/') >= 0;
+        if (!lists || particulars.stem().gapCount() > 0 || !listed.matches()) {
             return Optional.empty();
         }
         List<String> items = split(listed.group(2));

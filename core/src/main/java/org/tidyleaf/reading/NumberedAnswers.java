@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -35,9 +36,15 @@ final class NumberedAnswers {
     private static final Pattern PAIRS = Pattern.compile("(?<=[).:]\\s{0,3})1\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b"
             + "(?:[,;]?\\s{1,2}\\d{1,2}\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b){1,40}");
 
+    private static final Pattern COUNTING = Pattern.compile("\\s*(?<number>\\d{1,3})(?<sign>[.):])\\s+"
+            + "(?<said>[(]?1(?<own>\\s?[):=\u2192\u2013-]|)\\s*[^\\d\\s](?:\\D{0,39}\\D)??"
+            + "(?:[,;\\s]\\s{0,3}[(]?\\d{1,2}\\k<own>\\s*[^\\d\\s]\\D{0,40}?)+)");
+
+    private static final Pattern INNER_NUMBER = Pattern.compile("(?<!\\d)(\\d{1,2})(?!\\d)");
+
     private static final Pattern NUMBER_AT_END = Pattern.compile("(.*\\S)\\s{2,}(\\d{1,3})[.):]?\\s*");
 
-    private static final Pattern LETTER_ALONE = Pattern.compile("\\s*[(\\[]?[A-Ha-h][).:\\]]+\\s*");
+    private static final Pattern BEHIND_LETTER = Pattern.compile("(?s)(?:.*\\s)?[(\\[]?[A-Ha-h][).:\\]]+\\s*");
 
     static final Pattern OTHER_PART = Pattern.compile("\\s[(\\[][a-h][)\\]]\\s");
 
@@ -55,6 +62,12 @@ final class NumberedAnswers {
     /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
     List<Answer> cut(String whole) {
         List<Answer> answers = new ArrayList<>();
+        Optional<Answer> counting = counting(whole);
+        if (counting.isPresent()) {
+            last = Integer.parseInt(counting.get().number());
+            carried = "";
+            return List.of(counting.get());
+        }
         String counted = carried.isEmpty() || NUMBER.matcher(whole).lookingAt() ? whole : carried + " " + whole;
         carried = "";
         // "4(c)(i) so" is said of part 4c.
@@ -107,6 +120,23 @@ final class NumberedAnswers {
         return answers;
     }
 
+    /** "2. 1: b, 2: a, 3: c": behind its number an answer that counts from 1 up to the line's end, with another sign. */
+    private static Optional<Answer> counting(String text) {
+        Matcher counting = COUNTING.matcher(text);
+        if (!counting.matches() || counting.group("own").strip().equals(counting.group("sign"))) {
+            return Optional.empty();
+        }
+        Matcher inner = INNER_NUMBER.matcher(counting.group("said"));
+        int counted = 0;
+        while (inner.find()) {
+            counted++;
+            if (Integer.parseInt(inner.group(1)) != counted) {
+                return Optional.empty();
+            }
+        }
+        return Optional.of(new Answer(counting.group("number"), counting.group("said")));
+    }
+
     /** "… 10 swarms   11" fills its line, and "thin   12 B" goes on below: the last number waits for its answer. */
     private String withoutNumberAtEnd(String answer, boolean fullLine) {
         Matcher matcher = NUMBER_AT_END.matcher(answer);
@@ -137,7 +167,7 @@ final class NumberedAnswers {
         String between = text.substring(from, number.start());
         // "5. C) 6": the number is what that option says.
         boolean ofOption =
-                !closing(number).equals(sign) && LETTER_ALONE.matcher(between).matches();
+                !closing(number).equals(sign) && BEHIND_LETTER.matcher(between).matches();
         return !sign.isEmpty()
                 && (ofOption || (closing(number).isEmpty() || bracketed) && between.matches("[\\d\\s,;]*"));
     }

@@ -22,6 +22,8 @@ final class PairBlocks {
 
     private final List<Cues> all;
     private final MatchLists lists;
+    private static final Pattern NUMBER = Pattern.compile("[(]?(\\d{1,2})[.)]\\s");
+
     private final Map<Integer, Blocks.Kind> found;
 
     /** @param found takes what each piece is */
@@ -156,6 +158,11 @@ final class PairBlocks {
         Optional<Label> before = LabelFinder.letterAt(above, 0, above.length());
         boolean far =
                 cues.line().layout().indent() > 0 && cues.line().layout().cell().isEmpty();
+        Matcher numberAbove = NUMBER.matcher(above);
+        Matcher number = NUMBER.matcher(cues.text());
+        if (far && numberAbove.lookingAt() && number.lookingAt()) {
+            return Integer.parseInt(number.group(1)) == Integer.parseInt(numberAbove.group(1)) + 1;
+        }
         Matcher bareAbove = BARE_LETTER.matcher(above);
         Matcher bare = BARE_LETTER.matcher(cues.text());
         if (far && before.isEmpty() && bareAbove.lookingAt() && bare.lookingAt()) {

@@ -69,9 +69,10 @@ final class PairSides {
             } else {
                 boolean number = lettersFirst
                         ? !isSecondList(draft, cues) || !isNumeral(cues)
-                        : cues.labels().stream()
-                                .anyMatch(label -> label.kind() == Label.Kind.NUMBER
-                                        || label.kind() == Label.Kind.ROMAN && !isSecondList(draft, cues));
+                        : !isTargetAlone(cues, left, right)
+                                && cues.labels().stream()
+                                        .anyMatch(label -> label.kind() == Label.Kind.NUMBER
+                                                || label.kind() == Label.Kind.ROMAN && !isSecondList(draft, cues));
                 // "__C__ 1. gauge": what is written on the blank is the answer.
                 boolean blank = cues.line().text().startsWith("_", segment.from());
                 int from = blank
@@ -82,6 +83,17 @@ final class PairSides {
             }
         }
         return equals;
+    }
+
+    /** "          4. the lid": below lines that hold both sides a target that is left over, far to the right. */
+    private static boolean isTargetAlone(Cues cues, List<Segment> left, List<Segment> right) {
+        int line = cues.line().number();
+        return cues.line().layout().indent() > 0
+                && !left.isEmpty()
+                && !right.isEmpty()
+                && left.get(left.size() - 1).line()
+                        == right.get(right.size() - 1).line()
+                && left.get(left.size() - 1).line() == line - 1;
     }
 
     /** Where the text of a cell belongs; nowhere where the cell is of a label, room or the names of columns. */

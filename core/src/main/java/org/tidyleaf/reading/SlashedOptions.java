@@ -21,6 +21,8 @@ final class SlashedOptions {
     /** Below a lettered option the options of its question are all there. */
     private static final Pattern LETTERED = Pattern.compile("\\s*[(\\[]?[A-Ha-h](?:[.):\\]]|\\s{2}|\\t)");
 
+    private static final Pattern BANK = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("bank") + "\\b");
+
     /** A line by itself may be a choice within a text. */
     private static final int FEWEST_LINES = 2;
 
@@ -34,7 +36,8 @@ final class SlashedOptions {
             if (isList(line)
                     && !isListBeyondRoom(source, i, -1)
                     && !isListBeyondRoom(source, i, 1)
-                    && !LETTERED.matcher(above.text()).lookingAt()) {
+                    && !LETTERED.matcher(above.text()).lookingAt()
+                    && !isBank(source, i)) {
                 lines.add(line.number());
                 several |= STROKE.split(line.text()).length > 2;
             }
@@ -53,6 +56,13 @@ final class SlashedOptions {
             at += step;
         }
         return at >= 0 && at < source.lines().size() && isList(source.lines().get(at));
+    }
+
+    /** Words for a text with gaps: below what asks to use them, above the text. */
+    private static boolean isBank(Source source, int list) {
+        return list + 1 < source.lines().size()
+                && GapSigns.count(source.lines().get(list + 1).text()) > 0
+                && BANK.matcher(source.lines().get(list - 1).text()).find();
     }
 
     private static boolean isList(Line line) {

@@ -17,6 +17,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Inline;
+import org.tidyleaf.reading.made.MadeBlocks;
 import org.tidyleaf.reading.made.MadeChat;
 import org.tidyleaf.reading.made.MadeExercises;
 import org.tidyleaf.reading.made.MadeKeyFile;
@@ -209,6 +210,21 @@ class HabitsTogetherTest {
         String read = Shown.tidy(Shown.questions(reading));
         keep("word-" + language + seed, made.habits(), made.text(), made.expected(), reading);
         keep("word-" + language + seed + ".docx", made.bytes());
+        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
+        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
+        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void pairsStepsAndBanksAreTold(String language, long seed) throws IntakeException, IOException {
+        String format = FORMATS.get((int) (seed % FORMATS.size()));
+        MadeBlocks made = new MadeBlocks(seed, language, format);
+        byte[] bytes = made.bytes();
+        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
+        String read = Shown.tidy(Shown.questions(reading));
+        keep("blocks-" + language + seed, made.habits(), made.text(), made.expected(), reading);
+        keep("blocks-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
         assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
