@@ -163,7 +163,8 @@ final class SnagFinder {
                 last += here == last + 1 ? 1 : 0;
             }
         }
-        return last;
+        // A single number is that of a target left over.
+        return last > own + 1 ? last : own;
     }
 
     /** The next section counts from 1 again, even where the one above has a single question. */
