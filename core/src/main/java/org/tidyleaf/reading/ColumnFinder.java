@@ -33,7 +33,13 @@ final class ColumnFinder {
         }
         Map<Integer, Columns.Use> uses = new HashMap<>();
         Map<Integer, Columns.Judgement> judgements = new HashMap<>();
-        tables.values().forEach(rows -> table(all, rows, isListed(rows, blocks), uses, judgements));
+        for (Map<Integer, Map<Integer, Integer>> rows : tables.values()) {
+            Map<Integer, Columns.Use> options = isClaimed(rows, blocks) ? Map.of() : LetterCells.find(all, rows);
+            uses.putAll(options);
+            if (options.isEmpty()) {
+                table(all, rows, isListed(rows, blocks), uses, judgements);
+            }
+        }
         goOn(all, uses);
         RangeRows.mark(all, tables.values(), uses);
         return new Columns(Map.copyOf(uses), RoomBeside.find(all, uses), Map.copyOf(judgements));
@@ -63,6 +69,12 @@ final class ColumnFinder {
 
     private static Optional<Cell> cell(List<Cues> all, int piece) {
         return all.get(piece).line().layout().cell();
+    }
+
+    private static boolean isClaimed(Map<Integer, Map<Integer, Integer>> rows, Blocks blocks) {
+        return rows.values().stream()
+                .flatMap(row -> row.values().stream())
+                .anyMatch(piece -> blocks.at(piece).isPresent());
     }
 
     /** Whether what stands above the table has claimed its cells as rows of one question. */

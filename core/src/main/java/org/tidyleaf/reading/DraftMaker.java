@@ -78,6 +78,7 @@ final class DraftMaker {
             replaceBy(NestedParts.join(List.copyOf(questions), habits.parts(), roles, owners));
         }
         SectionPoints.share(sections.all(), sections.said(), questions);
+        RangePoints.share(roles, questions);
         passages.link(questions);
         List<Stimulus> stimuli = passages.stimuli(source, prose);
         PartSplitter splitter = new PartSplitter(source, stems, roles, owners);

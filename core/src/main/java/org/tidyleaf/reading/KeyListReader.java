@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 import org.tidyleaf.source.Cell;
 
 /**
@@ -36,9 +36,6 @@ final class KeyListReader {
     private static final Pattern WORDS_OF_PART =
             Pattern.compile("([A-H]|[IVX]{1,4})\\s*[:.]\\s+(\\p{L}[^\\d:,;]*(?:[,;]\\s*\\p{L}[^\\d:,;]*)+)");
 
-    /** Shorter answers are whole, whatever stands below them. */
-    private static final int UNFINISHED = 30;
-
     /** Fewer answers may be something else. */
     static final int SEVERAL = 3;
 
@@ -50,31 +47,24 @@ final class KeyListReader {
     private static final Pattern POINTS_FIRST =
             Vocabulary.pattern("[(\\[]?\\d{1,3}\\s?" + Vocabulary.ALL.either("points") + "\\b");
 
-    /** "… half of the bees.   2. They …" */
-    private static final Pattern NEXT_FAR = Pattern.compile("\\s{2,}[(]?(\\d{1,3}|[b-z])[.)]\\s");
-
-    private static final Pattern LABEL_AT_END = Pattern.compile("\\s{2,}[(]?(?:\\d{1,3}|[b-z])[.)]$");
-
     private static final int LONGEST_HEADING = 90;
-
-    /** A narrow first column wraps its name over further lines. */
-    private static final int LAST_ROW_BELOW = 3;
 
     private final List<Cues> all;
     final List<KeyList.Item> items = new ArrayList<>();
     final Set<Integer> taken = new HashSet<>();
-    private String[] numberRow = {};
-    private int numberPiece;
     private String heading = "";
     private String waiting = "";
     private final NumberedAnswers numbers = new NumberedAnswers();
     private final LetteredKeyLines letters = new LetteredKeyLines();
 
+    private final TabbedKeyRows rows = new TabbedKeyRows();
+    private final UnfinishedAnswers unfinished;
     private final KeyLineForms forms;
     private final KeyPartHeads partHeads;
 
     KeyListReader(List<Cues> all) {
         this.all = all;
+        this.unfinished = new UnfinishedAnswers(all);
         this.forms = new KeyLineForms(all);
         this.partHeads = new KeyPartHeads(all);
     }
@@ -183,7 +173,10 @@ final class KeyListReader {
             return;
         }
         int before = items.size();
-        tabbed(piece);
+        rows.read(piece, cues.text()).ifPresent(found -> {
+            take(found.answers(), cues.line().number());
+            IntStream.range(found.from(), piece).forEach(taken::add);
+        });
         wholePart(cues);
         String whole = CircledSigns.plain(
                 cues.line().text().substring(cues.piece().segment().from()).strip());
@@ -207,7 +200,7 @@ final class KeyListReader {
             return;
         }
         takeCounting(KeyLineForms.run(text), cues.line().number());
-        boolean onlyNumbers = numberRow.length > 0 && numberPiece == piece;
+        boolean onlyNumbers = rows.isOfNumbers(piece);
         if (items.size() == before && !onlyNumbers && isPart(text, cues.line().number())) {
             taken.add(piece);
             return;
@@ -360,44 +353,6 @@ final class KeyListReader {
         return text.substring(head.get().end());
     }
 
-    /** A row of numbers and, soon below it, a row of answers, parted by tabs; each row may begin with its name. */
-    private void tabbed(int piece) {
-        String[] cells = all.get(piece).text().split("\t+");
-        if (cells.length < 2) {
-            return;
-        }
-        long numbers = Stream.of(cells)
-                // "PTS: 1" behind an answer is a label.
-                .filter(cell -> cell.indexOf(':') < 0 && lastWord(cell).matches("\\d{1,3}[a-h]?"))
-                .count();
-        // "4" and an answer behind it are no row of numbers, whose name stands before them.
-        boolean answered = cells.length == 2 && lastWord(cells[0]).matches("\\d{1,3}[a-h]?") && numbers == 1;
-        if (numbers > 0 && numbers >= cells.length - 1 && !answered) {
-            numberRow = cells;
-            numberPiece = piece;
-            return;
-        }
-        if (numberRow.length != cells.length || piece - numberPiece > LAST_ROW_BELOW) {
-            return;
-        }
-        for (int i = 0; i < cells.length; i++) {
-            String number = lastWord(numberRow[i]);
-            if (number.matches("\\d{1,3}[a-h]?")) {
-                add(
-                        number,
-                        i == 0 ? lastWord(cells[i]) : cells[i],
-                        all.get(piece).line().number());
-            }
-        }
-        for (int i = numberPiece; i < piece; i++) {
-            taken.add(i);
-        }
-    }
-
-    private static String lastWord(String cell) {
-        return cell.strip().replaceAll(".*\\s", "");
-    }
-
     /** What one line says of one of several parts: numbers and their answers, or an answer to it as a whole. */
     void ofPart(String head, String text, int line) {
         heading = head;
@@ -464,65 +419,25 @@ final class KeyListReader {
         return true;
     }
 
-    /** "… so that inside and" breaks within a sentence: the line below ends the answer. */
+    /** Takes a line that goes on with the answer above, and what may stand far behind its end. */
     private boolean goesOn(int piece, String text) {
-        boolean below =
-                !items.isEmpty() && taken.contains(piece - 1) && all.get(piece).spaceBefore() == 0;
-        if (!below
-                || text.isEmpty()
-                || !Character.isLetter(text.charAt(0))
-                || NumberedAnswers.NUMBER.matcher(text).lookingAt()) {
-            return false;
-        }
-        KeyList.Item open = items.get(items.size() - 1);
-        boolean fullLine = all.get(piece - 1).line().text().length() > NumberedAnswers.FULL_LINE
-                || all.get(piece - 1).is(Cues.Trait.FULL);
-        // A name, or any noun in German, begins the next line as a sentence does; the end of one shows that it goes on.
-        boolean ends = fullLine && text.matches(".*\\p{Ll}[.!]") && open.text().indexOf(' ') > 0;
-        boolean listed = fullLine && all.get(piece - 1).line().text().strip().endsWith(",");
-        boolean labelled = LABEL_AT_END.matcher(open.text()).find();
-        if (!Character.isLowerCase(text.charAt(0)) && !ends && !listed && !labelled) {
-            return false;
-        }
-        boolean full = open.text().length() > UNFINISHED || fullLine;
-        boolean unfinished = labelled || full && !open.text().matches(".*[.!?]");
-        String between = listed ? ", " : " ";
-        if (unfinished) {
-            goOn(open, between, text, all.get(piece).line().number());
-        }
-        return unfinished;
+        boolean below = !items.isEmpty() && taken.contains(piece - 1);
+        KeyList.Item open = below ? items.get(items.size() - 1) : null;
+        Optional<UnfinishedAnswers.Longer> longer = below ? unfinished.with(piece, open, text) : Optional.empty();
+        longer.ifPresent(found -> {
+            items.set(items.size() - 1, new KeyList.Item(open.heading(), open.number(), found.answer(), open.line()));
+            others(open, found.others(), all.get(piece).line().number());
+        });
+        return longer.isPresent();
     }
 
-    /** The end of an answer, and behind it perhaps the next ones, far off. */
-    private void goOn(KeyList.Item open, String between, String wrapped, int line) {
-        String text = open.text() + between + wrapped;
-        Matcher next = NEXT_FAR.matcher(text);
-        boolean further = false;
-        while (!further && next.find()) {
-            further = isNext(open.number(), next.group(1));
-        }
-        String rest = further ? text.substring(0, next.start()) : text;
-        items.set(items.size() - 1, new KeyList.Item(open.heading(), open.number(), rest, open.line()));
-        if (!further) {
-            return;
-        }
-        String others = text.substring(next.start(1));
-        if (Character.isDigit(next.group(1).charAt(0))) {
+    private void others(KeyList.Item open, String text, int line) {
+        if (!text.isEmpty() && Character.isDigit(text.charAt(0))) {
             numbers.last = Integer.parseInt(open.number());
-            take(numbers.cut(others), line);
-        } else {
-            letters.read(others, open.heading(), "").ifPresent(said -> take(said.answers(), line));
+            take(numbers.cut(text), line);
+        } else if (!text.isEmpty()) {
+            letters.read(text, open.heading(), "").ifPresent(said -> take(said.answers(), line));
         }
-    }
-
-    private static boolean isNext(String number, String next) {
-        if (number.isEmpty()) {
-            return false;
-        }
-        char letter = number.charAt(number.length() - 1);
-        return Character.isDigit(letter)
-                ? number.matches("\\d{1,3}") && next.equals(String.valueOf(Integer.parseInt(number) + 1))
-                : next.length() == 1 && next.charAt(0) == letter + 1;
     }
 
     private void add(String number, String answer, int line) {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 
-/** "General Instructions:" and below it "(i) All questions are compulsory.", "(ii) …": what holds for the whole paper. */
+/** "General Instructions:" and below it "(i) All questions are compulsory.", "(ii) …", or "1. …" where the questions count anew: what holds for the whole paper. */
 final class RulesOfPaper {
 
     private static final Pattern HEAD = Vocabulary.pattern(
@@ -23,8 +23,11 @@ final class RulesOfPaper {
             while (head && end < all.size() && isRule(all.get(end), end - i)) {
                 end++;
             }
-            if (end - i > FEWEST) {
+            boolean numbered = end - i > 1 && isQuestion(all.get(i + 1));
+            if (end - i > FEWEST && (!numbered || beginsAnew(all, end))) {
                 all.subList(i, end).forEach(cues -> cues.traits().add(Trait.RULES));
+                // Their numbers count no questions.
+                all.subList(i, end).replaceAll(cues -> cues.withLabels(List.of()));
                 return;
             }
         }
@@ -34,10 +37,21 @@ final class RulesOfPaper {
         return cues.has(Label.Kind.NUMBER);
     }
 
-    /** Numerals that count on, or bullets. */
+    /** Numerals or numbers that count on, or bullets. */
     private static boolean isRule(Cues cues, int ordinal) {
-        return cues.has(Label.Kind.BULLET)
-                || cues.labels().stream()
-                        .anyMatch(label -> label.kind() == Label.Kind.ROMAN && label.ordinal() == ordinal);
+        boolean counts = cues.labels().stream()
+                .anyMatch(label -> (label.kind() == Label.Kind.ROMAN || label.kind() == Label.Kind.NUMBER)
+                        && label.ordinal() == ordinal);
+        boolean asks = cues.is(Trait.QUESTION_MARK) || cues.is(Trait.GAP);
+        return cues.has(Label.Kind.BULLET) || counts && !asks;
+    }
+
+    /** Whether below the rules the questions count from 1 again. */
+    private static boolean beginsAnew(List<Cues> all, int from) {
+        return all.subList(from, all.size()).stream()
+                .flatMap(cues -> cues.number().stream())
+                .findFirst()
+                .filter(number -> number.ordinal() == 1)
+                .isPresent();
     }
 }

@@ -228,7 +228,13 @@ final class TraitFinder {
                 Trait.INSTRUCTION_WORD,
                 WORDS.mentions(words, "instruction")
                         && INSTRUCTION.matcher(text).matches());
-        add(traits, Trait.RANGE, hasTwoNumbers(words) && RANGE.matcher(text).matches());
+        // "Questions 1 to 3 carry 1 mark each." says what they are worth and is for no text.
+        boolean worth = hasTwoNumbers(words) && !traits.contains(Trait.INSTRUCTION_WORD) && RangePoints.says(text);
+        add(traits, Trait.RULES, worth);
+        add(
+                traits,
+                Trait.RANGE,
+                hasTwoNumbers(words) && !worth && RANGE.matcher(text).matches());
         add(traits, Trait.PASSAGE_WORD, WORDS.mentions(words, "passage") && isAnnouncedEarly(text));
         boolean bracketed =
                 text.length() <= "[10]".length() && BRACKETED.matcher(text).matches();

@@ -17,6 +17,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.question.Inline;
+import org.tidyleaf.reading.made.Drawn;
 import org.tidyleaf.reading.made.MadeBlocks;
 import org.tidyleaf.reading.made.MadeChat;
 import org.tidyleaf.reading.made.MadeExercises;
@@ -25,18 +26,21 @@ import org.tidyleaf.reading.made.MadeOneTable;
 import org.tidyleaf.reading.made.MadeSheet;
 import org.tidyleaf.reading.made.MadeTables;
 import org.tidyleaf.reading.made.MadeTest;
+import org.tidyleaf.reading.made.MadeWeb;
 import org.tidyleaf.reading.made.MadeWithoutNumbers;
 import org.tidyleaf.reading.made.MadeWord;
 import org.tidyleaf.source.Source;
 
 /**
  * Habits that each are read well alone must be read well together: tests are typed by drawn habits, and what was put in has to come
- * out. {@code -Dtidyleaf.made=1000} draws more of them, {@code -Dtidyleaf.made.folder=FOLDER} keeps each with what was wanted and
+ * out. {@code -Dtidyleaf.made=1000} draws more of them, {@code -Dtidyleaf.made.kind=MadeWord} only some of the papers, {@code -Dtidyleaf.made.folder=FOLDER} keeps each with what was wanted and
  * what was read.
  */
 class HabitsTogetherTest {
 
     private static final List<String> FORMATS = List.of("docx", "odt", "pdf", "rtf", "docx", "html", "pdf");
+
+    private static final String KIND = System.getProperty("tidyleaf.made.kind", ".*");
 
     static Stream<Arguments> tests() {
         int most = Integer.getInteger("tidyleaf.made", 150);
@@ -108,68 +112,6 @@ class HabitsTogetherTest {
     }
 
     @ParameterizedTest
-    @MethodSource("sheets")
-    void exercisesKeepTheirForms(String language, long seed) throws IntakeException, IOException {
-        String format = FORMATS.get((int) (seed % FORMATS.size()));
-        MadeExercises made = new MadeExercises(seed, language, format);
-        byte[] bytes = made.bytes();
-        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
-        String read = Shown.tidy(Shown.questions(reading));
-        keep("exercises-" + language + seed, made.habits(), made.text(), made.expected(), reading);
-        keep("exercises-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
-        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
-        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
-        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
-    }
-
-    @ParameterizedTest
-    @MethodSource("sheets")
-    void questionsInTablesAreTold(String language, long seed) throws IntakeException, IOException {
-        String format = FORMATS.get((int) (seed % FORMATS.size()));
-        MadeTables made = new MadeTables(seed, language, format);
-        byte[] bytes = made.bytes();
-        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
-        String read = Shown.tidy(Shown.questions(reading));
-        keep("tables-" + language + seed, made.habits(), made.text(), made.expected(), reading);
-        keep("tables-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
-        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
-        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
-        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
-    }
-
-    @ParameterizedTest
-    @MethodSource("sheets")
-    void aPaperInOneTableIsTold(String language, long seed) throws IntakeException, IOException {
-        String format = FORMATS.get((int) (seed % FORMATS.size()));
-        MadeOneTable made = new MadeOneTable(seed, language, format);
-        byte[] bytes = made.bytes();
-        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
-        String read = Shown.tidy(Shown.questions(reading));
-        keep("one-table-" + language + seed, made.habits(), made.text(), made.expected(), reading);
-        keep("one-table-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
-        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
-        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
-        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
-    }
-
-    @ParameterizedTest
-    @MethodSource("sheets")
-    void aListOfAnswersIsGiven(String language, long seed) throws IntakeException, IOException {
-        String format = FORMATS.get((int) (seed % FORMATS.size()));
-        MadeKeyFile made = new MadeKeyFile(seed, language, format);
-        Optional<Source> key = made.keyBytes().isPresent()
-                ? Optional.of(new Intake().read(made.keyName(), made.keyBytes().get()))
-                : Optional.empty();
-        Reading reading = new Reader().read(new Intake().read(made.fileName(), made.bytes()), Pins.NONE, key);
-        String read = Shown.tidy(Shown.questions(reading));
-        keep("key-" + language + seed, made.habits(), made.text(), made.expected(), reading);
-        keep("key-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), made.bytes());
-        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
-        assertThat(reading.snags()).isEmpty();
-        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
-    }
-
-    @ParameterizedTest
     @MethodSource("tests")
     void aMarkedCopyIsAKey(String language, long seed) throws IntakeException, IOException {
         String format = FORMATS.get((int) (seed % FORMATS.size()));
@@ -187,44 +129,38 @@ class HabitsTogetherTest {
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
     }
 
-    @ParameterizedTest
-    @MethodSource("sheets")
-    void whatAssistantsWriteIsTold(String language, long seed) throws IntakeException, IOException {
-        MadeChat made = new MadeChat(seed, language);
-        Source source = new Intake().read(made.fileName(), made.bytes());
-        Reading reading = new Reader().read(source, Pins.NONE, Optional.empty());
-        String read = Shown.tidy(Shown.questions(reading));
-        keep("chat-" + language + seed, made.habits(), made.text(), made.expected(), reading);
-        keep("chat-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), made.bytes());
-        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
-        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
-        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
+    static Stream<Arguments> drawn() {
+        return sheets().flatMap(drawn -> {
+            String language = (String) drawn.get()[0];
+            long seed = (Long) drawn.get()[1];
+            String format = FORMATS.get((int) (seed % FORMATS.size()));
+            return Stream.of(
+                            new MadeExercises(seed, language, format),
+                            new MadeTables(seed, language, format),
+                            new MadeOneTable(seed, language, format),
+                            new MadeBlocks(seed, language, format),
+                            new MadeKeyFile(seed, language, format),
+                            new MadeChat(seed, language),
+                            new MadeWord(seed, language),
+                            new MadeWeb(seed, language))
+                    .filter(made -> made.getClass().getSimpleName().matches(KIND))
+                    .map(made -> Arguments.of(made.getClass().getSimpleName() + "-" + language + seed, made));
+        });
     }
 
-    @ParameterizedTest
-    @MethodSource("sheets")
-    void whatAWordProcessorOffersIsTold(String language, long seed) throws IntakeException, IOException {
-        MadeWord made = new MadeWord(seed, language);
-        Source source = new Intake().read("made.docx", made.bytes());
-        Reading reading = new Reader().read(source, Pins.NONE, Optional.empty());
-        String read = Shown.tidy(Shown.questions(reading));
-        keep("word-" + language + seed, made.habits(), made.text(), made.expected(), reading);
-        keep("word-" + language + seed + ".docx", made.bytes());
-        assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
-        assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
-        assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);
-    }
-
-    @ParameterizedTest
-    @MethodSource("sheets")
-    void pairsStepsAndBanksAreTold(String language, long seed) throws IntakeException, IOException {
-        String format = FORMATS.get((int) (seed % FORMATS.size()));
-        MadeBlocks made = new MadeBlocks(seed, language, format);
+    /** Exercises that each keep their form, questions in tables, papers in one table, pairs and steps and banks, keys, chats. */
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("drawn")
+    void everyKindOfPaperIsTold(String name, Drawn made) throws IntakeException, IOException {
         byte[] bytes = made.bytes();
-        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, Optional.empty());
+        Optional<Source> key = made.key().isPresent()
+                ? Optional.of(new Intake()
+                        .read(made.key().get().name(), made.key().get().bytes()))
+                : Optional.empty();
+        Reading reading = new Reader().read(new Intake().read(made.fileName(), bytes), Pins.NONE, key);
         String read = Shown.tidy(Shown.questions(reading));
-        keep("blocks-" + language + seed, made.habits(), made.text(), made.expected(), reading);
-        keep("blocks-" + language + seed + made.fileName().replaceFirst(".*\\.", "."), bytes);
+        keep(name, made.habits(), made.text(), made.expected(), reading);
+        keep(name + made.fileName().replaceFirst(".*\\.", "."), bytes);
         assertThat(read).as("%s%n%s", made.habits(), made.text()).isEqualTo(made.expected());
         assertThat(reading.snags()).allMatch(snag -> snag.kind().equals("missing-key"));
         assertThat(reading.questions()).allMatch(question -> question.doubt() < 0.3);

@@ -3,7 +3,6 @@ package org.tidyleaf.reading.made;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.tidyleaf.reading.made.Page.Look;
@@ -12,7 +11,7 @@ import org.tidyleaf.reading.made.Page.Look;
  * A paper of what is matched, put in order or filled in from a list, each in one of the many ways that these are typed; and what is
  * to be understood of it, as {@code Shown} in the package above shows a reading.
  */
-public final class MadeBlocks {
+public final class MadeBlocks extends Drawn {
 
     private static final int FEWEST = 3;
 
@@ -100,9 +99,6 @@ public final class MadeBlocks {
         LIST
     }
 
-    private final Language language;
-    private final Random random;
-    private final int author;
     private final Pairs pairs;
     private final PairKey pairKey;
     private final Steps steps;
@@ -112,15 +108,11 @@ public final class MadeBlocks {
     private final boolean airy;
     private final String numbers;
     private final String ending;
-    private final Page page = new Page();
-    private final StringBuilder expected = new StringBuilder();
     private final List<String> answers = new ArrayList<>();
     private int number;
 
     public MadeBlocks(long seed, String languageCode, String format) {
-        language = Language.of(languageCode);
-        author = (int) seed;
-        random = new Random(seed * 0xD6E8FEB86659FD93L + languageCode.hashCode() * 31L);
+        super(seed, languageCode, 0xD6E8FEB86659FD93L);
         pairs = one(Pairs.values());
         pairKey = one(PairKey.values());
         steps = one(Steps.values());
@@ -133,33 +125,15 @@ public final class MadeBlocks {
         write();
     }
 
-    private <T> T one(T[] values) {
-        return values[random.nextInt(values.length)];
-    }
-
+    @Override
     public String habits() {
         return pairs + " " + pairKey + " steps " + steps + " bank " + bank + (numberedGaps ? " numbered" : "") + " key "
                 + key + " '" + numbers + "' " + ending;
     }
 
-    public String text() {
-        return page.text();
-    }
-
-    public String fileName() {
-        return "made." + ending;
-    }
-
-    public String expected() {
-        return expected.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
-    }
-
-    public byte[] bytes() {
-        return page.saved(ending, page.text(), false);
-    }
-
-    private String say(String english) {
-        return language.say(english, author);
+    @Override
+    String ending() {
+        return ending;
     }
 
     private void write() {
@@ -167,11 +141,11 @@ public final class MadeBlocks {
         page.line(say("Name") + ": ____________________");
         page.blank();
         List<Runnable> all = new ArrayList<>();
-        some(language.pairs(), 2).forEach(content -> all.add(() -> pairs(content)));
-        some(language.steps(), 2).forEach(content -> all.add(() -> steps(content)));
-        some(language.banks(), 1).forEach(content -> all.add(() -> bank(content)));
-        some(language.choices(), 2).forEach(content -> all.add(() -> choice(content)));
-        some(language.asked(), 1).forEach(content -> all.add(() -> asked(content)));
+        some(language.pairs(), 2, 1).forEach(content -> all.add(() -> pairs(content)));
+        some(language.steps(), 2, 1).forEach(content -> all.add(() -> steps(content)));
+        some(language.banks(), 1, 1).forEach(content -> all.add(() -> bank(content)));
+        some(language.choices(), 2, 1).forEach(content -> all.add(() -> choice(content)));
+        some(language.asked(), 1, 1).forEach(content -> all.add(() -> asked(content)));
         Collections.shuffle(all, random);
         all.subList(0, FEWEST + random.nextInt(4)).forEach(Runnable::run);
         if (key == Key.LIST) {
@@ -179,12 +153,6 @@ public final class MadeBlocks {
             page.line(say("Answer key"), Look.BOLD);
             answers.forEach(page::line);
         }
-    }
-
-    private <T> List<T> some(List<T> content, int most) {
-        List<T> items = new ArrayList<>(content);
-        Collections.shuffle(items, random);
-        return items.subList(0, Math.min(items.size(), most));
     }
 
     private void stem(String words) {
@@ -215,14 +183,11 @@ public final class MadeBlocks {
     private void choice(Content.Choice choice) {
         stem(choice.stem());
         int right = choice.right().iterator().next();
-        StringBuilder rest = new StringBuilder();
         for (int i = 0; i < choice.options().size(); i++) {
             page.line((char) ('A' + i) + ") " + choice.options().get(i));
-            rest.append(key != Key.NONE && i == right ? "\n    * " : "\n    - ")
-                    .append(choice.options().get(i));
         }
         answer(String.valueOf((char) ('A' + right)));
-        expect("single-choice", choice.stem(), rest.toString());
+        expect("single-choice", choice.stem(), offered(choice, key != Key.NONE));
     }
 
     private void asked(Content.Asked asked) {

@@ -4,15 +4,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 
 /**
  * A test in Markdown as assistants write it into a chat, with the words around it, and what is to be understood of it, as
  * {@code Shown} in the package above shows a reading.
  */
-public final class MadeChat {
+public final class MadeChat extends Drawn {
 
     private static final int FEWEST = 2;
 
@@ -72,9 +70,6 @@ public final class MadeChat {
 
     private record Answer(int number, String words, String option, String why) {}
 
-    private final Language language;
-    private final Random random;
-    private final int author;
     private final Numbers numbers;
     private final Options options;
     private final Key key;
@@ -83,16 +78,13 @@ public final class MadeChat {
     private final boolean rules;
     private final boolean talk;
     private final boolean explained;
-    private final StringBuilder page = new StringBuilder();
-    private final StringBuilder expected = new StringBuilder();
+    private final StringBuilder markdown = new StringBuilder();
     private final List<Answer> answers = new ArrayList<>();
     private int number;
     private int part;
 
     public MadeChat(long seed, String languageCode) {
-        language = Language.of(languageCode);
-        author = (int) seed;
-        random = new Random(seed * 0xC2B2AE3D27D4EB4FL + languageCode.hashCode() * 31L);
+        super(seed, languageCode, 0xC2B2AE3D27D4EB4FL);
         numbers = one(Numbers.values());
         options = one(Options.values());
         key = one(Key.values());
@@ -104,37 +96,29 @@ public final class MadeChat {
         write();
     }
 
-    private <T> T one(T[] values) {
-        return values[random.nextInt(values.length)];
-    }
-
+    @Override
     public String habits() {
         return numbers + " " + options + " " + key + (small ? " small" : "") + (parts ? " parts" : "")
                 + (rules ? " rules" : "") + (talk ? " talk" : "") + (explained ? " explained" : "");
     }
 
+    @Override
     public String text() {
-        return page.toString();
+        return markdown.toString();
     }
 
-    public String fileName() {
-        return author % 4 == 0 ? "made.txt" : "made.md";
+    @Override
+    String ending() {
+        return author % 4 == 0 ? "txt" : "md";
     }
 
-    public String expected() {
-        return expected.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
-    }
-
+    @Override
     public byte[] bytes() {
-        return page.toString().getBytes(StandardCharsets.UTF_8);
-    }
-
-    private String say(String english) {
-        return language.say(english, author);
+        return markdown.toString().getBytes(StandardCharsets.UTF_8);
     }
 
     private void line(String words) {
-        page.append(words).append('\n');
+        markdown.append(words).append('\n');
     }
 
     private void write() {
@@ -167,9 +151,7 @@ public final class MadeChat {
     }
 
     private <T> void part(String title, int most, List<T> content, Consumer<T> type) {
-        List<T> items = new ArrayList<>(content);
-        Collections.shuffle(items, random);
-        items = items.subList(0, Math.min(items.size(), FEWEST + random.nextInt(most)));
+        List<T> items = some(content, FEWEST, most);
         if (parts) {
             String head = say("Part") + " " + ++part + ": " + say(title);
             line("## " + head);
@@ -195,7 +177,6 @@ public final class MadeChat {
             line("");
         }
         int right = choice.right().iterator().next();
-        StringBuilder rest = new StringBuilder();
         for (int i = 0; i < choice.options().size(); i++) {
             String letter = String.valueOf((char) ((small ? 'a' : 'A') + i));
             String typed = options.format.formatted(letter, choice.options().get(i));
@@ -209,13 +190,11 @@ public final class MadeChat {
                         + (typed.endsWith("  ") ? "  " : typed.endsWith("\n") ? "\n" : "");
             }
             line(typed);
-            rest.append(key != Key.NONE && i == right ? "\n    * " : "\n    - ")
-                    .append(choice.options().get(i));
         }
         line("");
         String letter = String.valueOf((char) ((small ? 'a' : 'A') + right));
         answer(letter, choice.options().get(right), choice.why());
-        expect("single-choice", choice.stem(), rest.toString());
+        expect("single-choice", choice.stem(), offered(choice, key != Key.NONE));
     }
 
     private void answer(String words, String option, String why) {
@@ -259,11 +238,7 @@ public final class MadeChat {
         boolean right = statement.right();
         answer(say(right ? "True" : "False"), "", statement.why() == null ? "" : statement.why());
         boolean told = key != Key.NONE;
-        expect(
-                "true-false",
-                statement.text(),
-                "\n    " + (told && right ? "* " : "- ") + say("True") + "\n    " + (told && !right ? "* " : "- ")
-                        + say("False"));
+        expect("true-false", statement.text(), judged(told, right));
     }
 
     private void gap(Content.Asked asked) {

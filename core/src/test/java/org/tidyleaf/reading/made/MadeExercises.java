@@ -3,9 +3,7 @@ package org.tidyleaf.reading.made;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import org.tidyleaf.reading.made.Page.Look;
 import org.tidyleaf.reading.made.Page.Words;
 
@@ -13,7 +11,7 @@ import org.tidyleaf.reading.made.Page.Words;
  * A paper of several exercises, each typed in a form of its own: what heads it, how its items are counted, how they are answered, and
  * answers by exercise at the end perhaps; and what is to be understood of it, as {@code Shown} in the package above shows a reading.
  */
-public final class MadeExercises {
+public final class MadeExercises extends Drawn {
 
     private static final int FEWEST = 2;
     private static final int WIDEST_ROW = 60;
@@ -88,17 +86,12 @@ public final class MadeExercises {
     /** An answer as the list at the end gives it. */
     private record Answer(String exercise, String item, String words) {}
 
-    private final Language language;
-    private final Random random;
-    private final int author;
     private final Head head;
     private final Look look;
     private final Key key;
     private final boolean points;
     private final boolean goesOn;
     private final String ending;
-    private final Page page = new Page();
-    private final StringBuilder expected = new StringBuilder();
     private final List<Answer> answers = new ArrayList<>();
     private Count count = Count.DOT;
     private int list;
@@ -108,9 +101,7 @@ public final class MadeExercises {
 
     /** @param format the ending of the file's name, "docx" for example, where plain text does not do */
     public MadeExercises(long seed, String languageCode, String format) {
-        language = Language.of(languageCode);
-        author = (int) seed;
-        random = new Random(seed * 0xD1342543DE82EF95L + languageCode.hashCode() * 31L);
+        super(seed, languageCode, 0xD1342543DE82EF95L);
         head = one(Head.values());
         look = random.nextInt(3) > 0 ? Look.BOLD : Look.PLAIN;
         key = one(Key.values());
@@ -120,32 +111,14 @@ public final class MadeExercises {
         ending = page.isPlain() && random.nextInt(3) == 0 ? "txt" : format;
     }
 
-    private <T> T one(T[] values) {
-        return values[random.nextInt(values.length)];
-    }
-
+    @Override
     public String habits() {
         return head + " " + look + " " + key + (points ? " points" : "") + (goesOn ? " goes on" : "") + " " + ending;
     }
 
-    public String text() {
-        return page.text();
-    }
-
-    public String fileName() {
-        return "made." + ending;
-    }
-
-    public String expected() {
-        return expected.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
-    }
-
-    public byte[] bytes() {
-        return page.saved(ending, page.text(), false);
-    }
-
-    private String say(String english) {
-        return language.say(english, author);
+    @Override
+    String ending() {
+        return ending;
     }
 
     private void write() {
@@ -170,9 +143,7 @@ public final class MadeExercises {
         if (content == null) {
             return;
         }
-        List<T> items = new ArrayList<>(content);
-        Collections.shuffle(items, random);
-        items = items.subList(0, Math.min(items.size(), FEWEST + random.nextInt(most)));
+        List<T> items = some(content, FEWEST, most);
         exercise++;
         do {
             count = one(Count.values());
@@ -299,10 +270,7 @@ public final class MadeExercises {
             }
             answer(random.nextBoolean() ? say(right ? "T" : "F") : right ? yes : no);
             boolean keyed = listed() || key == Key.MARKED && judging != 2;
-            expect(
-                    "true-false",
-                    statement.text(),
-                    "\n    " + (keyed && right ? "* " : "- ") + yes + "\n    " + (keyed && !right ? "* " : "- ") + no);
+            expect("true-false", statement.text(), judged(keyed, right));
         }
     }
 

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -15,7 +14,7 @@ import org.tidyleaf.reading.made.Page.Look;
  * A plain test and its answers at its end or in a file of their own, in a form that is drawn: lines, rows, tables, a sheet, letters
  * alone; and what is to be understood of both, as {@code Shown} in the package above shows a reading.
  */
-public final class MadeKeyFile {
+public final class MadeKeyFile extends Drawn {
 
     private static final int FEWEST = 2;
     private static final int ROW = 5;
@@ -43,9 +42,6 @@ public final class MadeKeyFile {
     /** An answer: what is written for it, the words of the option it names, and why it is right. */
     private record Answer(int number, String words, String option, String why, boolean choice) {}
 
-    private final Language language;
-    private final Random random;
-    private final int author;
     private final Form form;
     private final boolean headed;
     private final boolean inside;
@@ -54,18 +50,14 @@ public final class MadeKeyFile {
     private final boolean restart;
     private final String sign;
     private final String ending;
-    private final Page page = new Page();
     private final Page key = new Page();
     private final StringBuilder sheet = new StringBuilder();
-    private final StringBuilder expected = new StringBuilder();
     private final List<String> partHeads = new ArrayList<>();
     private final List<List<Answer>> answers = new ArrayList<>();
     private int number;
 
     public MadeKeyFile(long seed, String languageCode, String format) {
-        language = Language.of(languageCode);
-        author = (int) seed;
-        random = new Random(seed * 0x8EBC6AF09C88C6E3L + languageCode.hashCode() * 31L);
+        super(seed, languageCode, 0x8EBC6AF09C88C6E3L);
         form = one(Form.values());
         inside = !isSheet() && random.nextInt(3) == 0;
         headed = inside || random.nextInt(3) > 0;
@@ -82,24 +74,23 @@ public final class MadeKeyFile {
         ending = format;
     }
 
-    private <T> T one(T[] values) {
-        return values[random.nextInt(values.length)];
-    }
-
+    @Override
     public String habits() {
         return form + (inside ? " inside" : "") + (headed ? " headed" : "") + (small ? " small" : "")
                 + (parts ? " parts" : "") + " '" + sign + "' " + ending;
     }
 
+    @Override
     public String text() {
         return inside ? page.text() : page.text() + "\n--- " + keyName() + "\n" + (isSheet() ? sheet : key.text());
     }
 
-    public String fileName() {
-        return "made." + ending;
+    @Override
+    String ending() {
+        return ending;
     }
 
-    public String keyName() {
+    private String keyName() {
         return "key." + (isSheet() ? "csv" : keyEnding());
     }
 
@@ -111,27 +102,12 @@ public final class MadeKeyFile {
         return key.isPlain() && author % 3 == 0 ? "txt" : ending;
     }
 
-    public String expected() {
-        return expected.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
-    }
-
-    public byte[] bytes() {
-        return page.saved(ending, page.text(), false);
-    }
-
-    /** Empty where the answers stand at the end of the test. */
-    public Optional<byte[]> keyBytes() {
-        if (inside) {
-            return Optional.empty();
-        }
-        return Optional.of(
-                isSheet()
-                        ? sheet.toString().getBytes(StandardCharsets.UTF_8)
-                        : key.saved(keyEnding(), key.text(), false));
-    }
-
-    private String say(String english) {
-        return language.say(english, author);
+    @Override
+    public Optional<KeyFile> key() {
+        byte[] bytes = isSheet()
+                ? sheet.toString().getBytes(StandardCharsets.UTF_8)
+                : key.saved(keyEnding(), key.text(), false);
+        return inside ? Optional.empty() : Optional.of(new KeyFile(keyName(), bytes));
     }
 
     private void write() {
@@ -157,9 +133,7 @@ public final class MadeKeyFile {
     }
 
     private <T> void part(String title, String told, int most, List<T> content, Consumer<T> type) {
-        List<T> items = new ArrayList<>(content);
-        Collections.shuffle(items, random);
-        items = items.subList(0, Math.min(items.size(), FEWEST + 1 + random.nextInt(most)));
+        List<T> items = some(content, FEWEST + 1, most);
         page.blank();
         if (parts) {
             String letter = String.valueOf((char) ('A' + answers.size()));
@@ -193,15 +167,12 @@ public final class MadeKeyFile {
     private void choices(Content.Choice choice) {
         stem(choice.stem());
         int right = choice.right().iterator().next();
-        StringBuilder rest = new StringBuilder();
         for (int i = 0; i < choice.options().size(); i++) {
             page.line((char) ((small ? 'a' : 'A') + i) + ") " + choice.options().get(i));
-            rest.append(i == right ? "\n    * " : "\n    - ")
-                    .append(choice.options().get(i));
         }
         String letter = String.valueOf((char) ('A' + right));
         answer(new Answer(number, letter, choice.options().get(right), choice.why(), true));
-        expect("single-choice", choice.stem(), rest.toString());
+        expect("single-choice", choice.stem(), offered(choice, true));
     }
 
     private void statements(Content.Statement statement) {
@@ -213,10 +184,7 @@ public final class MadeKeyFile {
                 "",
                 statement.why() == null ? "" : statement.why(),
                 false));
-        expect(
-                "true-false",
-                statement.text(),
-                "\n    " + (right ? "* " : "- ") + say("True") + "\n    " + (right ? "- " : "* ") + say("False"));
+        expect("true-false", statement.text(), judged(true, right));
     }
 
     private void gaps(Content.Asked asked) {

@@ -3,7 +3,6 @@ package org.tidyleaf.reading.made;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.tidyleaf.reading.made.Page.Cell;
@@ -14,7 +13,7 @@ import org.tidyleaf.reading.made.Page.Words;
  * A paper in a single table with columns for numbers, questions and marks, the heads of its parts in rows between; and what is to be
  * understood of it, as {@code Shown} in the package above shows a reading.
  */
-public final class MadeOneTable {
+public final class MadeOneTable extends Drawn {
 
     private static final int FEWEST = 2;
 
@@ -37,9 +36,6 @@ public final class MadeOneTable {
         LIST
     }
 
-    private final Language language;
-    private final Random random;
-    private final int author;
     private final Head head;
     private final Options layout;
     private final Key key;
@@ -51,18 +47,14 @@ public final class MadeOneTable {
     private final boolean told;
     private final String behindNumber;
     private final String ending;
-    private final Page page = new Page();
     private final List<List<Cell>> rows = new ArrayList<>();
-    private final StringBuilder expected = new StringBuilder();
     private final List<String> answers = new ArrayList<>();
     private int number;
     private int part;
     private int worth;
 
     public MadeOneTable(long seed, String languageCode, String format) {
-        language = Language.of(languageCode);
-        author = (int) seed;
-        random = new Random(seed * 0xE7037ED1A0B428DBL + languageCode.hashCode() * 31L);
+        super(seed, languageCode, 0xE7037ED1A0B428DBL);
         head = one(Head.values());
         layout = one(Options.values());
         key = one(Key.values());
@@ -77,34 +69,16 @@ public final class MadeOneTable {
         write();
     }
 
-    private <T> T one(T[] values) {
-        return values[random.nextInt(values.length)];
-    }
-
+    @Override
     public String habits() {
         return head + " " + layout + " " + key + (key == Key.MARKED ? " " + look : "") + (heads ? " heads" : "")
                 + (marks ? " marks" : "") + (room ? " room" : "") + (total ? " total" : "") + (told ? " told" : "")
                 + " '" + behindNumber + "' " + ending;
     }
 
-    public String text() {
-        return page.text();
-    }
-
-    public String fileName() {
-        return "made." + ending;
-    }
-
-    public String expected() {
-        return expected.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
-    }
-
-    public byte[] bytes() {
-        return page.saved(ending, page.text(), false);
-    }
-
-    private String say(String english) {
-        return language.say(english, author);
+    @Override
+    String ending() {
+        return ending;
     }
 
     private int columns() {
@@ -141,9 +115,7 @@ public final class MadeOneTable {
     }
 
     private <T> void part(String title, String directions, int most, List<T> content, Consumer<List<T>> type) {
-        List<T> items = new ArrayList<>(content);
-        Collections.shuffle(items, random);
-        items = items.subList(0, Math.min(items.size(), FEWEST + random.nextInt(most)));
+        List<T> items = some(content, FEWEST, most);
         String words = say("Part") + " " + (char) ('A' + part++) + ": " + say(title);
         List<Words> lines = new ArrayList<>(List.of(new Words(words, Look.BOLD)));
         if (told) {
@@ -197,11 +169,8 @@ public final class MadeOneTable {
         for (Content.Choice choice : all) {
             int right = choice.right().iterator().next();
             List<Words> options = new ArrayList<>();
-            StringBuilder rest = new StringBuilder();
             for (int i = 0; i < choice.options().size(); i++) {
                 options.add(new Words((char) ('A' + i) + ") " + choice.options().get(i), keyLook(i == right)));
-                rest.append(key != Key.NONE && i == right ? "\n    * " : "\n    - ")
-                        .append(choice.options().get(i));
             }
             Words stem = new Words(choice.stem(), Look.PLAIN);
             List<Words> lines = new ArrayList<>(List.of(stem));
@@ -233,7 +202,7 @@ public final class MadeOneTable {
                 }
             }
             answer(String.valueOf((char) ('A' + right)));
-            expect("single-choice", choice.stem(), rest.toString());
+            expect("single-choice", choice.stem(), offered(choice, key != Key.NONE));
         }
     }
 
@@ -244,11 +213,7 @@ public final class MadeOneTable {
             boolean right = statement.right();
             boolean keyed = key == Key.LIST;
             answer(say(right ? "T" : "F"));
-            expect(
-                    "true-false",
-                    statement.text(),
-                    "\n    " + (keyed && right ? "* " : "- ") + say("True") + "\n    " + (keyed && !right ? "* " : "- ")
-                            + say("False"));
+            expect("true-false", statement.text(), judged(keyed, right));
         }
     }
 

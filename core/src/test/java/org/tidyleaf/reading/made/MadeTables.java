@@ -3,9 +3,8 @@ package org.tidyleaf.reading.made;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.tidyleaf.reading.made.Page.Cell;
 import org.tidyleaf.reading.made.Page.Look;
 
@@ -13,7 +12,7 @@ import org.tidyleaf.reading.made.Page.Look;
  * A paper whose author keeps the questions in tables: a row for each, a table for each, options in rows of their own, statements with
  * columns to tick, pairs in two columns; and what is to be understood of it, as {@code Shown} in the package above shows a reading.
  */
-public final class MadeTables {
+public final class MadeTables extends Drawn {
 
     private static final int FEWEST = 2;
 
@@ -47,9 +46,6 @@ public final class MadeTables {
     /** @param room what is printed where the answer goes */
     private record Written(String text, String answer, String room) {}
 
-    private final Language language;
-    private final Random random;
-    private final int author;
     private final Key key;
     private final Item item;
     private final Judged judged;
@@ -59,16 +55,12 @@ public final class MadeTables {
     private final boolean points;
     private final String behindNumber;
     private final String ending;
-    private final Page page = new Page();
-    private final StringBuilder expected = new StringBuilder();
     private final List<Answer> answers = new ArrayList<>();
     private int number;
     private int part;
 
     public MadeTables(long seed, String languageCode, String format) {
-        language = Language.of(languageCode);
-        author = (int) seed;
-        random = new Random(seed * 0xA0761D6478BD642FL + languageCode.hashCode() * 31L);
+        super(seed, languageCode, 0xA0761D6478BD642FL);
         key = one(Key.values());
         item = one(Item.values());
         Judged drawn = one(Judged.values());
@@ -83,33 +75,15 @@ public final class MadeTables {
         ending = format;
     }
 
-    private <T> T one(T[] values) {
-        return values[random.nextInt(values.length)];
-    }
-
+    @Override
     public String habits() {
         return item + " " + judged + " " + key + (key == Key.MARKED ? " " + look : "") + (heads ? " heads" : "")
                 + (parts ? " parts" : "") + (points ? " points" : "") + " '" + behindNumber + "' " + ending;
     }
 
-    public String text() {
-        return page.text();
-    }
-
-    public String fileName() {
-        return "made." + ending;
-    }
-
-    public String expected() {
-        return expected.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
-    }
-
-    public byte[] bytes() {
-        return page.saved(ending, page.text(), false);
-    }
-
-    private String say(String english) {
-        return language.say(english, author);
+    @Override
+    String ending() {
+        return ending;
     }
 
     private void write() {
@@ -133,9 +107,7 @@ public final class MadeTables {
         if (content == null) {
             return;
         }
-        List<T> items = new ArrayList<>(content);
-        Collections.shuffle(items, random);
-        items = items.subList(0, Math.min(items.size(), FEWEST + random.nextInt(most)));
+        List<T> items = some(content, FEWEST, most);
         page.blank();
         if (parts) {
             String head = say("Part") + " " + (char) ('A' + part++) + ": " + say(title);
@@ -229,84 +201,104 @@ public final class MadeTables {
             headed(rows, "Question");
         }
         for (Content.Choice choice : all) {
-            int right = choice.right().iterator().next();
-            List<Cell> options = new ArrayList<>();
-            StringBuilder rest = new StringBuilder();
-            for (int i = 0; i < choice.options().size(); i++) {
-                options.add(Cell.of((char) ('A' + i) + behind + choice.options().get(i), keyLook(i == right)));
-                rest.append(told() && i == right ? "\n    * " : "\n    - ")
-                        .append(choice.options().get(i));
-            }
-            String letter = String.valueOf((char) ('A' + right));
-            List<Cell> row = new ArrayList<>();
-            row.add(numbered());
+            Cell label = numbered();
             switch (item) {
-                case ONE_CELL -> {
-                    List<Page.Words> lines = new ArrayList<>();
-                    lines.add(new Page.Words(choice.stem(), Look.PLAIN));
-                    options.forEach(option -> lines.addAll(option.lines()));
-                    row.add(new Cell(lines));
-                    ended(row, letter);
-                    rows.add(row);
-                }
-                case ROWS_BELOW, LETTER_ROWS -> {
-                    row.add(Cell.of(choice.stem()));
-                    ended(row, letter);
-                    rows.add(row);
-                    for (int i = 0; i < options.size(); i++) {
-                        List<Cell> below = new ArrayList<>();
-                        boolean apart = item == Item.LETTER_ROWS;
-                        below.add(Cell.of(apart ? (char) ('A' + i) + behind.strip() : ""));
-                        below.add(apart ? Cell.of(choice.options().get(i), keyLook(i == right)) : options.get(i));
-                        while (below.size() < row.size()) {
-                            below.add(Cell.of(""));
-                        }
-                        rows.add(below);
-                    }
-                }
-                case FORM -> {
-                    List<List<Cell>> form = new ArrayList<>();
-                    form.add(List.of(bold(say("Question") + " " + number), Cell.of(choice.stem())));
-                    for (int i = 0; i < options.size(); i++) {
-                        form.add(List.of(
-                                Cell.of((char) ('A' + i) + behind.strip()),
-                                Cell.of(choice.options().get(i), keyLook(i == right))));
-                    }
-                    if (key == Key.COLUMN) {
-                        form.add(List.of(bold(say("Correct answer")), Cell.of(letter)));
-                    }
-                    if (points) {
-                        form.add(List.of(bold(say("Points")), Cell.of("2")));
-                    }
-                    page.cells(form);
-                    page.blank();
-                }
-                case BOXED_ROWS, SQUARE -> {
-                    page.line(number + (behindNumber.isEmpty() ? "." : behindNumber) + " " + choice.stem()
-                            + (points ? " (2 " + say("points") + ")" : ""));
-                    if (item == Item.SQUARE) {
-                        page.cells(List.of(options.subList(0, 2), options.subList(2, options.size())));
-                    } else {
-                        List<List<Cell>> boxes = new ArrayList<>();
-                        for (int i = 0; i < options.size(); i++) {
-                            boolean ticked = key == Key.COLUMN && i == right;
-                            boxes.add(List.of(
-                                    Cell.of(ticked ? "\u2612" : "\u2610"),
-                                    Cell.of(choice.options().get(i), keyLook(i == right))));
-                        }
-                        page.cells(boxes);
-                    }
-                    if (item == Item.SQUARE && key == Key.COLUMN) {
-                        page.line(say("Answer") + ": " + letter);
-                    }
-                }
+                case ONE_CELL -> rows.add(inOneCell(choice, label, behind));
+                case ROWS_BELOW, LETTER_ROWS -> rows.addAll(inRows(choice, label, behind));
+                case FORM -> form(choice, behind);
+                case SQUARE -> square(choice, behind);
+                case BOXED_ROWS -> boxes(choice);
             }
-            answer(letter);
-            expect("single-choice", choice.stem(), rest.toString());
+            answer(letter(choice));
+            expect("single-choice", choice.stem(), offered(choice, told()));
         }
         if (!rows.isEmpty()) {
             page.cells(rows);
         }
+    }
+
+    private static boolean isRight(Content.Choice choice, int option) {
+        return choice.right().contains(option);
+    }
+
+    private static String letter(Content.Choice choice) {
+        return String.valueOf((char) ('A' + choice.right().iterator().next()));
+    }
+
+    /** @param label what is printed before it, empty where that stands elsewhere */
+    private Cell option(Content.Choice choice, int place, String label) {
+        return Cell.of(label + choice.options().get(place), keyLook(isRight(choice, place)));
+    }
+
+    private List<Cell> lettered(Content.Choice choice, String behind) {
+        return IntStream.range(0, choice.options().size())
+                .mapToObj(i -> option(choice, i, (char) ('A' + i) + behind))
+                .toList();
+    }
+
+    private List<Cell> inOneCell(Content.Choice choice, Cell label, String behind) {
+        List<Page.Words> lines = new ArrayList<>();
+        lines.add(new Page.Words(choice.stem(), Look.PLAIN));
+        lettered(choice, behind).forEach(option -> lines.addAll(option.lines()));
+        List<Cell> row = new ArrayList<>(List.of(label, new Cell(lines)));
+        ended(row, letter(choice));
+        return row;
+    }
+
+    private List<List<Cell>> inRows(Content.Choice choice, Cell label, String behind) {
+        List<List<Cell>> rows = new ArrayList<>();
+        List<Cell> row = new ArrayList<>(List.of(label, Cell.of(choice.stem())));
+        ended(row, letter(choice));
+        rows.add(row);
+        boolean apart = item == Item.LETTER_ROWS;
+        for (int i = 0; i < choice.options().size(); i++) {
+            String letter = (char) ('A' + i) + behind;
+            List<Cell> below = new ArrayList<>(
+                    List.of(Cell.of(apart ? letter.strip() : ""), option(choice, i, apart ? "" : letter)));
+            while (below.size() < row.size()) {
+                below.add(Cell.of(""));
+            }
+            rows.add(below);
+        }
+        return rows;
+    }
+
+    private void form(Content.Choice choice, String behind) {
+        List<List<Cell>> form = new ArrayList<>();
+        form.add(List.of(bold(say("Question") + " " + number), Cell.of(choice.stem())));
+        for (int i = 0; i < choice.options().size(); i++) {
+            form.add(List.of(Cell.of((char) ('A' + i) + behind.strip()), option(choice, i, "")));
+        }
+        if (key == Key.COLUMN) {
+            form.add(List.of(bold(say("Correct answer")), Cell.of(letter(choice))));
+        }
+        if (points) {
+            form.add(List.of(bold(say("Points")), Cell.of("2")));
+        }
+        page.cells(form);
+        page.blank();
+    }
+
+    private void stemAbove(String stem) {
+        page.line(number + (behindNumber.isEmpty() ? "." : behindNumber) + " " + stem
+                + (points ? " (2 " + say("points") + ")" : ""));
+    }
+
+    private void square(Content.Choice choice, String behind) {
+        stemAbove(choice.stem());
+        List<Cell> options = lettered(choice, behind);
+        page.cells(List.of(options.subList(0, 2), options.subList(2, options.size())));
+        if (key == Key.COLUMN) {
+            page.line(say("Answer") + ": " + letter(choice));
+        }
+    }
+
+    private void boxes(Content.Choice choice) {
+        stemAbove(choice.stem());
+        page.cells(IntStream.range(0, choice.options().size())
+                .mapToObj(i -> List.of(
+                        Cell.of(key == Key.COLUMN && isRight(choice, i) ? "\u2612" : "\u2610"), option(choice, i, "")))
+                .toList());
     }
 
     private void statements(List<Content.Statement> all) {
@@ -371,10 +363,7 @@ public final class MadeTables {
             }
             rows.add(row);
             answer(say(right ? "T" : "F"));
-            expect(
-                    "true-false",
-                    statement.text(),
-                    "\n    " + (keyed && right ? "* " : "- ") + yes + "\n    " + (keyed && !right ? "* " : "- ") + no);
+            expect("true-false", statement.text(), judged(keyed, right));
         }
         page.cells(rows);
     }
@@ -443,8 +432,7 @@ public final class MadeTables {
     private void pairs(List<Content.Pairs> all) {
         Content.Pairs pairs = all.get(0);
         number++;
-        page.line(number + (behindNumber.isEmpty() ? "." : behindNumber) + " " + pairs.stem()
-                + (points ? " (2 " + say("points") + ")" : ""));
+        stemAbove(pairs.stem());
         List<List<Cell>> rows = new ArrayList<>();
         int form = random.nextInt(3);
         for (int i = 0; i < pairs.rights().size(); i++) {

@@ -3,9 +3,7 @@ package org.tidyleaf.reading.made;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import org.tidyleaf.intake.Docx;
 
 /**
@@ -13,7 +11,7 @@ import org.tidyleaf.intake.Docx;
  * forms, underlined blanks, words cut into runs, tracked changes; and what is to be understood of it, as {@code Shown} in the package
  * above shows a reading. The markup is that of ECMA-376, part 1.
  */
-public final class MadeWord {
+public final class MadeWord extends Drawn {
 
     private static final int FEWEST = 2;
 
@@ -84,9 +82,6 @@ public final class MadeWord {
                     + " Type=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships/numbering\""
                     + " Target=\"numbering.xml\"/></Relationships>";
 
-    private final Language language;
-    private final Random random;
-    private final int author;
     private final Stems stems;
     private final Options options;
     private final Gap gap;
@@ -97,7 +92,6 @@ public final class MadeWord {
     private final boolean upper;
     private final StringBuilder body = new StringBuilder();
     private final StringBuilder numbers = new StringBuilder();
-    private final StringBuilder expected = new StringBuilder();
     private final StringBuilder shown = new StringBuilder();
     private final List<String> answers = new ArrayList<>();
     private int number;
@@ -105,14 +99,12 @@ public final class MadeWord {
     private int lists = 4;
 
     public MadeWord(long seed, String languageCode) {
-        language = Language.of(languageCode);
-        author = (int) seed;
-        random = new Random(seed * 0x589965CC75374CC3L + languageCode.hashCode() * 31L);
+        super(seed, languageCode, 0x589965CC75374CC3L);
         stems = one(Stems.values());
         Options drawn = one(Options.values());
         options = drawn == Options.SECOND_LEVEL && stems != Stems.AUTOMATIC ? Options.TYPED : drawn;
         gap = one(Gap.values());
-        key = key();
+        key = drawnKey();
         heads = one(Heads.values());
         cut = random.nextBoolean();
         tracked = random.nextInt(4) == 0;
@@ -121,7 +113,7 @@ public final class MadeWord {
     }
 
     /** Nobody names letters that are not there, nor ticks boxes that are not there. */
-    private Key key() {
+    private Key drawnKey() {
         boolean bare = options == Options.BULLETS || options == Options.CHECK_BOXES || options == Options.SYMBOLS;
         boolean boxes = options == Options.CHECK_BOXES || options == Options.SYMBOLS;
         Key drawn = one(Key.values());
@@ -133,23 +125,23 @@ public final class MadeWord {
         return drawn;
     }
 
-    private <T> T one(T[] values) {
-        return values[random.nextInt(values.length)];
-    }
-
+    @Override
     public String habits() {
         return stems + " " + options + " gap " + gap + " key " + key + " heads " + heads + (cut ? " cut" : "")
                 + (tracked ? " tracked" : "");
     }
 
+    @Override
     public String text() {
         return shown.toString();
     }
 
-    public String expected() {
-        return expected.toString().strip().lines().map(String::stripTrailing).collect(Collectors.joining("\n"));
+    @Override
+    String ending() {
+        return "docx";
     }
 
+    @Override
     public byte[] bytes() {
         return Docx.body(body.toString())
                 .part("word/styles.xml", STYLES)
@@ -180,10 +172,6 @@ public final class MadeWord {
 
     private static String num(int id, int kind, String anew) {
         return "<w:num w:numId=\"" + id + "\"><w:abstractNumId w:val=\"" + kind + "\"/>" + anew + "</w:num>";
-    }
-
-    private String say(String english) {
-        return language.say(english, author);
     }
 
     private void paragraph(String properties, String runs, String text) {
@@ -244,9 +232,7 @@ public final class MadeWord {
     }
 
     private <T> void part(String title, int most, List<T> content, Consumer<T> type) {
-        List<T> items = new ArrayList<>(content);
-        Collections.shuffle(items, random);
-        items = items.subList(0, Math.min(items.size(), FEWEST + random.nextInt(most)));
+        List<T> items = some(content, FEWEST, most);
         if (heads != Heads.NONE) {
             String label = say("Part") + " " + (char) ('A' + part++) + ":";
             String words = say(title);
@@ -308,7 +294,6 @@ public final class MadeWord {
 
     private void choice(Content.Choice choice) {
         int right = choice.right().iterator().next();
-        StringBuilder rest = new StringBuilder();
         StringBuilder inLine = new StringBuilder();
         StringBuilder text = new StringBuilder();
         boolean brief = choice.options().stream().mapToInt(String::length).sum() < 50;
@@ -322,8 +307,6 @@ public final class MadeWord {
                     .append(letter(i))
                     .append(") ")
                     .append(choice.options().get(i));
-            rest.append(key != Key.NONE && i == right ? "\n    * " : "\n    - ")
-                    .append(choice.options().get(i));
         }
         if (own == Options.BREAKS_BELOW_STEM) {
             stem(runs(choice.stem(), "") + inLine, choice.stem() + text);
@@ -336,7 +319,7 @@ public final class MadeWord {
             list(choice.options(), right, own);
         }
         answer(letter(right));
-        expect("single-choice", choice.stem(), rest.toString());
+        expect("single-choice", choice.stem(), offered(choice, key != Key.NONE));
     }
 
     /** Options in paragraphs of their own. */
@@ -407,10 +390,7 @@ public final class MadeWord {
                 statement.text() + "   " + yes + " / " + no);
         answer(right ? yes : no);
         boolean told = marked || key == Key.ANSWER_LINE || key == Key.LIST;
-        expect(
-                "true-false",
-                statement.text(),
-                "\n    " + (told && right ? "* " : "- ") + yes + "\n    " + (told && !right ? "* " : "- ") + no);
+        expect("true-false", statement.text(), judged(told, right));
     }
 
     private void gap(Content.Asked asked) {
