@@ -95,9 +95,9 @@ final class ColumnFinder {
             boolean listed,
             Map<Integer, Columns.Use> uses,
             Map<Integer, Columns.Judgement> judgements) {
-        Map<Integer, Columns.Use> questionRows = QuestionRows.find(all, rows, Map.of());
-        if (!questionRows.isEmpty()) {
-            uses.putAll(questionRows);
+        Map<Integer, Columns.Use> withoutHeads = QuestionRows.find(all, rows, Map.of());
+        if (!withoutHeads.isEmpty()) {
+            uses.putAll(withoutHeads);
             return;
         }
         Map<Integer, Columns.Use> fields = new HashMap<>(FieldTables.find(all, rows));
@@ -113,36 +113,17 @@ final class ColumnFinder {
         }
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
             Map<Integer, Columns.Use> heads = new HashMap<>(ColumnHeads.find(all, row.getValue()));
-            boolean headRow = has(heads, Columns.Kind.QUESTION)
-                    && (has(heads, Columns.Kind.ANSWER)
-                            || has(heads, Columns.Kind.RIGHT_OPTION)
-                            || has(heads, Columns.Kind.OPTION)
-                            || has(heads, Columns.Kind.POINTS)
-                                    && (has(heads, Columns.Kind.NUMBER)
-                                            || askBelow(all, below(rows, row.getKey()), heads))
-                            || !QuestionRows.find(all, below(rows, row.getKey()), heads)
-                                    .isEmpty()
-                            || numbersBelow(all, below(rows, row.getKey()))
-                                            .filter(column -> !has(heads, column, Columns.Kind.QUESTION))
-                                            .isPresent()
-                                    && askBelow(all, below(rows, row.getKey()), heads));
-            if (headRow) {
-                if (!has(heads, Columns.Kind.NUMBER)) {
-                    numbersBelow(all, below(rows, row.getKey()))
-                            .filter(column -> !heads.containsKey(column))
-                            .ifPresent(column -> heads.put(column, new Columns.Use(Columns.Kind.NUMBER, "", false)));
+            if (has(heads, Columns.Kind.QUESTION)) {
+                Map<Integer, Map<Integer, Integer>> below = below(rows, row.getKey());
+                Map<Integer, Columns.Use> questionRows = QuestionRows.find(all, below, heads);
+                if (isHeadRow(all, below, heads) || !questionRows.isEmpty()) {
+                    headed(all, row.getKey(), heads, rows, uses);
+                    uses.putAll(questionRows);
+                    JudgedColumns.Found judged = JudgedColumns.find(all, below, heads);
+                    uses.putAll(judged.uses());
+                    judgements.putAll(judged.judgements());
+                    return;
                 }
-                if (!has(heads, Columns.Kind.ANSWER) && !has(heads, Columns.Kind.RIGHT_OPTION)) {
-                    ColumnContents.key(all, below(rows, row.getKey()), heads)
-                            .ifPresent(column -> heads.put(column, new Columns.Use(Columns.Kind.ANSWER, "", false)));
-                }
-                mark(all, row.getKey(), heads, rows, uses);
-                Map<Integer, Map<Integer, Integer>> questions = below(rows, row.getKey());
-                uses.putAll(QuestionRows.find(all, questions, heads));
-                JudgedColumns.Found judged = JudgedColumns.find(all, questions, heads);
-                uses.putAll(judged.uses());
-                judgements.putAll(judged.judgements());
-                return;
             }
             if (row.getKey() > LAST_HEAD_ROW) {
                 break;
@@ -167,6 +148,42 @@ final class ColumnFinder {
         if (uses.isEmpty()) {
             withoutHeads(all, rows, uses);
         }
+    }
+
+    /** Whether a row that heads questions heads what else a table of questions has, or stands above numbers that count on. */
+    private static boolean isHeadRow(
+            List<Cues> all, Map<Integer, Map<Integer, Integer>> below, Map<Integer, Columns.Use> heads) {
+        boolean pointed =
+                has(heads, Columns.Kind.POINTS) && (has(heads, Columns.Kind.NUMBER) || askBelow(all, below, heads));
+        boolean counted = numbersBelow(all, below)
+                        .filter(column -> !has(heads, column, Columns.Kind.QUESTION))
+                        .isPresent()
+                && askBelow(all, below, heads);
+        return has(heads, Columns.Kind.ANSWER)
+                || has(heads, Columns.Kind.RIGHT_OPTION)
+                || has(heads, Columns.Kind.OPTION)
+                || pointed
+                || counted;
+    }
+
+    /** Gives the columns below a row of heads their uses, also those of numbers and keys that it calls nothing. */
+    private static void headed(
+            List<Cues> all,
+            int headRow,
+            Map<Integer, Columns.Use> heads,
+            Map<Integer, Map<Integer, Integer>> rows,
+            Map<Integer, Columns.Use> uses) {
+        Map<Integer, Map<Integer, Integer>> below = below(rows, headRow);
+        if (!has(heads, Columns.Kind.NUMBER)) {
+            numbersBelow(all, below)
+                    .filter(column -> !heads.containsKey(column))
+                    .ifPresent(column -> heads.put(column, new Columns.Use(Columns.Kind.NUMBER, "", false)));
+        }
+        if (!has(heads, Columns.Kind.ANSWER) && !has(heads, Columns.Kind.RIGHT_OPTION)) {
+            ColumnContents.key(all, below, heads)
+                    .ifPresent(column -> heads.put(column, new Columns.Use(Columns.Kind.ANSWER, "", false)));
+        }
+        mark(all, headRow, heads, rows, uses);
     }
 
     /** Whether most cells below the head of the questions are long enough to ask something. */
