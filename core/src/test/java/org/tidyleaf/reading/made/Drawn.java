@@ -22,6 +22,9 @@ public abstract class Drawn {
     final Page page = new Page();
     final StringBuilder expected = new StringBuilder();
 
+    /** That of the question which is being typed. */
+    int number;
+
     /** @param salt makes other draws of the same seeds than other kinds of tests */
     Drawn(long seed, String languageCode, long salt) {
         language = Language.of(languageCode);
@@ -72,6 +75,12 @@ public abstract class Drawn {
 
     String say(String english) {
         return language.say(english, author);
+    }
+
+    /** What is wanted of the question that is being typed. */
+    void expect(String type, String stem, String rest) {
+        expected.append(number).append(' ').append(type).append(' ');
+        expected.append(stem).append(rest).append('\n');
     }
 
     /** The options of a choice as {@code Shown} shows them, with the right ones where they are told. */

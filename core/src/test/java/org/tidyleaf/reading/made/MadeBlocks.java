@@ -109,7 +109,6 @@ public final class MadeBlocks extends Drawn {
     private final String numbers;
     private final String ending;
     private final List<String> answers = new ArrayList<>();
-    private int number;
 
     public MadeBlocks(long seed, String languageCode, String format) {
         super(seed, languageCode, 0xD6E8FEB86659FD93L);
@@ -161,11 +160,6 @@ public final class MadeBlocks extends Drawn {
         }
         number++;
         page.line(numbers.formatted(number) + words);
-    }
-
-    private void expect(String type, String stem, String rest) {
-        expected.append(number).append(' ').append(type).append(' ');
-        expected.append(stem).append(rest).append('\n');
     }
 
     private void answer(String words) {

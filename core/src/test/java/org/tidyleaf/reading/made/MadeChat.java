@@ -80,7 +80,6 @@ public final class MadeChat extends Drawn {
     private final boolean explained;
     private final StringBuilder markdown = new StringBuilder();
     private final List<Answer> answers = new ArrayList<>();
-    private int number;
     private int part;
 
     public MadeChat(long seed, String languageCode) {
@@ -164,11 +163,6 @@ public final class MadeChat extends Drawn {
     private void stem(String words) {
         number++;
         line(numbers.format.replace("Question", say("Question")).formatted(number, words));
-    }
-
-    private void expect(String type, String stem, String rest) {
-        expected.append(number).append(' ').append(type).append(' ');
-        expected.append(stem).append(rest).append('\n');
     }
 
     private void choice(Content.Choice choice) {

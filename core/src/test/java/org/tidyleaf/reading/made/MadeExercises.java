@@ -179,7 +179,8 @@ public final class MadeExercises extends Drawn {
                 count.automatic() && !goesOn ? list : 0);
     }
 
-    private void expect(String type, String stem, String rest) {
+    @Override
+    void expect(String type, String stem, String rest) {
         expected.append(head == Head.NUMBER ? exercise : "")
                 .append(count.name(item))
                 .append(' ')

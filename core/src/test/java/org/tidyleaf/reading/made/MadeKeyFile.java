@@ -54,7 +54,6 @@ public final class MadeKeyFile extends Drawn {
     private final StringBuilder sheet = new StringBuilder();
     private final List<String> partHeads = new ArrayList<>();
     private final List<List<Answer>> answers = new ArrayList<>();
-    private int number;
 
     public MadeKeyFile(long seed, String languageCode, String format) {
         super(seed, languageCode, 0x8EBC6AF09C88C6E3L);
@@ -157,11 +156,6 @@ public final class MadeKeyFile extends Drawn {
 
     private void answer(Answer answer) {
         answers.get(answers.size() - 1).add(answer);
-    }
-
-    private void expect(String type, String stem, String rest) {
-        expected.append(number).append(' ').append(type).append(' ');
-        expected.append(stem).append(rest).append('\n');
     }
 
     private void choices(Content.Choice choice) {

@@ -49,7 +49,6 @@ public final class MadeOneTable extends Drawn {
     private final String ending;
     private final List<List<Cell>> rows = new ArrayList<>();
     private final List<String> answers = new ArrayList<>();
-    private int number;
     private int part;
     private int worth;
 
@@ -148,7 +147,8 @@ public final class MadeOneTable extends Drawn {
         rows.add(row);
     }
 
-    private void expect(String type, String stem, String rest) {
+    @Override
+    void expect(String type, String stem, String rest) {
         expected.append(number).append(' ').append(type).append(marks ? " 2p " : " ");
         expected.append(stem).append(rest).append('\n');
     }

@@ -56,7 +56,6 @@ public final class MadeTables extends Drawn {
     private final String behindNumber;
     private final String ending;
     private final List<Answer> answers = new ArrayList<>();
-    private int number;
     private int part;
 
     public MadeTables(long seed, String languageCode, String format) {
@@ -141,7 +140,8 @@ public final class MadeTables extends Drawn {
         return Cell.of(number + behindNumber);
     }
 
-    private void expect(String type, String stem, String rest) {
+    @Override
+    void expect(String type, String stem, String rest) {
         expected.append(number)
                 .append(' ')
                 .append(type)

@@ -48,7 +48,6 @@ public final class MadeWeb extends Drawn {
     private final boolean fields;
     private final StringBuilder html = new StringBuilder();
     private final List<String> answers = new ArrayList<>();
-    private int number;
     private int part;
 
     public MadeWeb(long seed, String languageCode) {
@@ -154,11 +153,6 @@ public final class MadeWeb extends Drawn {
         } else if (stems == Stems.LEGEND) {
             line("</fieldset>");
         }
-    }
-
-    private void expect(String type, String stem, String rest) {
-        expected.append(number).append(' ').append(type).append(' ');
-        expected.append(stem).append(rest).append('\n');
     }
 
     private String marked(String words, boolean right) {

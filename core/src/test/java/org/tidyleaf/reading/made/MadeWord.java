@@ -94,7 +94,6 @@ public final class MadeWord extends Drawn {
     private final StringBuilder numbers = new StringBuilder();
     private final StringBuilder shown = new StringBuilder();
     private final List<String> answers = new ArrayList<>();
-    private int number;
     private int part;
     private int lists = 4;
 
@@ -268,11 +267,6 @@ public final class MadeWord extends Drawn {
 
     private void stem(String text) {
         stem(runs(text, ""), text);
-    }
-
-    private void expect(String type, String stem, String rest) {
-        expected.append(number).append(' ').append(type).append(' ');
-        expected.append(stem).append(rest).append('\n');
     }
 
     private String look(boolean right) {
