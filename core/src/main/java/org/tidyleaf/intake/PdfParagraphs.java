@@ -125,6 +125,9 @@ final class PdfParagraphs {
     private final double pitch;
     private final boolean numbered;
 
+    /** Whether points stand in rows of their own even where those above have room for them. */
+    private final boolean worthApart;
+
     /**
      * @param pitch the usual distance of two rows, in sizes of their face
      * @param columns whether any page of the document has two columns; on the last only one may be filled
@@ -152,6 +155,7 @@ final class PdfParagraphs {
                 from = i;
             }
         }
+        this.worthApart = isWorthApart();
     }
 
     /** Whether hardly any row reaches over the middle of the page. */
@@ -198,6 +202,19 @@ final class PdfParagraphs {
         }
     }
 
+    private boolean isWorthApart() {
+        for (int i = 1; i < rows.size(); i++) {
+            PdfRow above = rows.get(i - 1);
+            boolean room = edges[i - 1] < Float.MAX_VALUE && edges[i - 1] - above.right() >= firstWord(rows.get(i));
+            if (room
+                    && above.y() < rows.get(i).y()
+                    && WORTH.matcher(rows.get(i).spaced()).matches()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** Whether the row at a place is broken, and goes on in the one behind it. */
     boolean isBroken(int place) {
         if (numbered || place + 1 >= rows.size() || rows.get(place + 1).newColumn()) {
@@ -240,7 +257,7 @@ final class PdfParagraphs {
                 && Math.abs(row.left() - next.left()) > SAME_EDGE;
     }
 
-    private static boolean isWithinSentence(PdfRow row, PdfRow next) {
+    private boolean isWithinSentence(PdfRow row, PdfRow next) {
         String text = row.plain();
         if (SIGN.matcher(next.spaced()).matches()
                 || isNumberedGap(row, next)
@@ -260,7 +277,9 @@ final class PdfParagraphs {
                     && WITHIN_LIST.matcher(next.spaced()).matches()) {
                 return true;
             }
-            boolean worth = !isWide(row) && WORTH_BEHIND.matcher(next.spaced()).matches();
+            boolean worth = !isWide(row)
+                    && !BEGINS.matcher(next.spaced()).matches()
+                    && WORTH_BEHIND.matcher(next.spaced()).matches();
             return lower
                     && (worth
                             || listed
@@ -269,7 +288,10 @@ final class PdfParagraphs {
         }
         boolean dashed = DASH_AT_END.matcher(row.spaced()).matches();
         boolean range = RANGE.matcher(next.spaced()).matches() && Character.isLetter(last(row));
-        if (range || WORTH.matcher((dashed ? "- " : "") + next.spaced()).matches() || isRangeCut(row, next)) {
+        if (range
+                || !worthApart
+                        && WORTH.matcher((dashed ? "- " : "") + next.spaced()).matches()
+                || isRangeCut(row, next)) {
             return true;
         }
         if (BEFORE_GAP.matcher(text).matches()

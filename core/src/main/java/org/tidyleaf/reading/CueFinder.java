@@ -98,6 +98,7 @@ final class CueFinder {
         NumberRanges.label(all);
         NumberedRoom.unlabel(all);
         FiguresAlone.unlabel(all);
+        CountedParts.label(all);
         LettersGoingOn.label(all);
         ExerciseHeads.label(all);
         BoldLetterHeads.mark(all);

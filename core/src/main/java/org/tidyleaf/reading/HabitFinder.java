@@ -93,8 +93,9 @@ final class HabitFinder {
         series.values().forEach(seen -> {
             Label.Kind kind = seen.get(0).label().kind();
             boolean lettered = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN;
-            List<Seen> heads =
-                    lettered && !ListHeads.are(all, seen) ? ListHeads.amongOptions(all, seen, numbered) : List.of();
+            List<Seen> heads = lettered && !areParts(seen) && !ListHeads.are(all, seen)
+                    ? ListHeads.amongOptions(all, seen, numbered)
+                    : List.of();
             if (heads.size() < seen.size()) {
                 heads.forEach(head -> headings.add(head.piece()));
                 seen.removeAll(heads);
@@ -103,14 +104,14 @@ final class HabitFinder {
         series.forEach((shape, seen) -> {
             Label.Kind kind = seen.get(0).label().kind();
             boolean lettered = kind == Label.Kind.LETTER || kind == Label.Kind.ROMAN;
-            if (lettered && ListHeads.are(all, seen)) {
+            if (lettered && !areParts(seen) && ListHeads.are(all, seen)) {
                 seen.forEach(s -> headings.add(s.piece()));
                 return;
             }
             int count = lettered ? countInRuns(seen, within) : 0;
             if (count > 0) {
                 options.put(shape, count);
-            } else if (lettered && countInRuns(seen, Set.of()) > 0) {
+            } else if (lettered && !areParts(seen) && countInRuns(seen, Set.of()) > 0) {
                 // Letters that run on over whole groups of questions head those groups.
                 seen.forEach(s -> headings.add(s.piece()));
             }
@@ -144,6 +145,11 @@ final class HabitFinder {
                 Set.copyOf(listed),
                 hasBarePoints(all, options, without, parts.keySet()),
                 hasMarginKey(all, chained, stems));
+    }
+
+    /** What was found to be parts heads nothing. */
+    private static boolean areParts(List<Seen> seen) {
+        return seen.get(0).label().shape().equals(Exercises.SHAPE_OF_PARTS);
     }
 
     /** Numbers that count on over the lines of a block, as 6, then pairs 7 to 9, then 10. */

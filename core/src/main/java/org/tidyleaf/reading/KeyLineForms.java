@@ -93,7 +93,9 @@ final class KeyLineForms {
     List<Answer> decimals(String text) {
         boolean numbered = all.stream()
                         .flatMap(cues -> cues.labels().stream())
-                        .filter(label -> label.shape().equals(LabelFinder.DECIMAL_SHAPE))
+                        .filter(label -> label.shape().equals(LabelFinder.DECIMAL_SHAPE)
+                                || label.shape().equals(Exercises.SHAPE_OF_PARTS)
+                                        && label.printed().contains("."))
                         .limit(KeyListReader.SEVERAL)
                         .count()
                 == KeyListReader.SEVERAL;

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.tidyleaf.source.Cell;
 
@@ -58,6 +59,7 @@ final class KeyListReader {
     private final LetteredKeyLines letters = new LetteredKeyLines();
 
     private final TabbedKeyRows rows = new TabbedKeyRows();
+    private final PartAnswers parts = new PartAnswers();
     private final UnfinishedAnswers unfinished;
     private final KeyLineForms forms;
     private final KeyPartHeads partHeads;
@@ -121,6 +123,7 @@ final class KeyListReader {
 
     void readFrom(int start) {
         partHeads.look(start);
+        AnswersBelowHeads.find(all, start).forEach(this::below);
         Map<Integer, List<Integer>> tables = new LinkedHashMap<>();
         for (int i = start; i < all.size(); i++) {
             Optional<Cell> cell = all.get(i).line().layout().cell();
@@ -148,6 +151,15 @@ final class KeyListReader {
         }
     }
 
+    private void below(int head, AnswersBelowHeads.Answer answer) {
+        String said =
+                answer.lines().stream().map(piece -> all.get(piece).text()).collect(Collectors.joining(" "));
+        int line = all.get(answer.lines().get(0)).line().number();
+        items.add(new KeyList.Item("", answer.number(), said, line));
+        taken.add(head);
+        taken.addAll(answer.lines());
+    }
+
     private boolean isSameLine(int piece) {
         return all.get(piece - 1).line().number() == all.get(piece).line().number();
     }
@@ -168,7 +180,7 @@ final class KeyListReader {
             taken.add(piece);
             return;
         }
-        if (isLettered(piece)) {
+        if (isOfParts(piece) || isLettered(piece)) {
             taken.add(piece);
             return;
         }
@@ -224,6 +236,25 @@ final class KeyListReader {
             numbers.last = 0;
             taken.add(piece);
         }
+    }
+
+    private boolean isOfParts(int piece) {
+        Cues cues = all.get(piece);
+        String text =
+                cues.line().text().substring(cues.piece().segment().from()).strip();
+        boolean full = piece > 0
+                && (all.get(piece - 1).line().text().length() > NumberedAnswers.FULL_LINE
+                        || all.get(piece - 1).is(Cues.Trait.FULL));
+        Optional<PartAnswers.Said> said = parts.read(text, heading, full);
+        said.filter(found -> !found.before().isEmpty() && !items.isEmpty()).ifPresent(found -> {
+            KeyList.Item last = items.remove(items.size() - 1);
+            items.add(new KeyList.Item(
+                    last.heading(), last.number(), (last.text() + " " + found.before()).strip(), last.line()));
+        });
+        said.ifPresent(found -> found.answers()
+                .forEach(answer -> items.add(new KeyList.Item(
+                        "", answer.number(), answer.said(), cues.line().number()))));
+        return said.isPresent();
     }
 
     private boolean isLettered(int piece) {

@@ -164,7 +164,7 @@ final class NestedParts {
         return eachHas(all, parts, end, NestedParts::isPointed) && parts.size() > 1;
     }
 
-    private static boolean isPointed(Cues cues) {
+    static boolean isPointed(Cues cues) {
         return cues.is(Cues.Trait.POINTS_ONLY)
                 || POINTS_BEHIND.matcher(cues.text()).find()
                 || PointsFinder.isTabbed(cues.text())
@@ -325,10 +325,10 @@ final class NestedParts {
             parts.forEach(part -> part.points = each);
             return;
         }
-        if (lead.pointed && parts.stream().noneMatch(part -> part.pointed)) {
-            // What is said of the whole stands above what is said of all questions.
+        if (lead.points.isPresent() && parts.stream().noneMatch(part -> part.pointed)) {
+            // What is said of the whole stands above what is said of all questions; each of these is a whole as well.
             parts.forEach(part -> part.points = Optional.empty());
         }
-        PartSplitter.shareOut(lead.pointed ? lead.points : Optional.empty(), parts, false);
+        PartSplitter.shareOut(lead.points, parts, false);
     }
 }

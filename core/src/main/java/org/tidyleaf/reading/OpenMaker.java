@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -42,6 +43,18 @@ final class OpenMaker {
 
     private static final Pattern EXPLAIN =
             Vocabulary.pattern("(?:.*[.:!,]\\s+)?\u00bf?" + Vocabulary.ALL.either("explain") + "\\b.*");
+
+    /** "Name the tool …", "Wie heißt …?" */
+    private static final Pattern WORD_ASKED = Vocabulary.pattern(
+            "(?:.*[.:!?]\\s+)?\u00bf?" + Vocabulary.ALL.either("word_asked") + "(?:(?<=['\u2019])|(?!\\p{L})).*");
+
+    /** "What is a male bee called?" */
+    private static final Pattern WORD_BEHIND =
+            Vocabulary.pattern("(?s).*\\b" + Vocabulary.ALL.either("word_behind") + "\\s*\\?\\s*");
+
+    /** "Convert 3.5 km to metres." */
+    private static final Pattern CONVERT = Vocabulary.pattern(
+            "(?:.*[.:!]\\s+)?" + Vocabulary.ALL.either("convert") + "\\s+\\d(?:[^().?!]|\\.(?=\\d))*\\.?\\s*");
 
     private final Source source;
     private final JudgingWords judging;
@@ -217,7 +230,8 @@ final class OpenMaker {
     private Question withoutKey(Draft draft, Particulars particulars, String said) {
         String stem = particulars.stem().plain();
         boolean asksNumber = draft.writingLines() <= 1
-                && (NUMBER_ASKED.matcher(stem).matches()
+                && (CONVERT.matcher(stem).matches()
+                        || NUMBER_ASKED.matcher(stem).matches()
                                 && !WORDS_TO_ORDER.matcher(stem).matches()
                         || lastUnit(draft).filter(UnitSymbols::isSymbol).isPresent());
         boolean explains = EXPLAIN.matcher(stem).matches()
@@ -227,7 +241,13 @@ final class OpenMaker {
         if (said.isEmpty() && !explains && asksNumber) {
             return new NumericEntry(particulars, Optional.empty());
         }
-        if (said.isEmpty() && !explains && (draft.writingLines() == 1 || draft.roomBeside)) {
+        boolean asksWord =
+                (WORD_ASKED.matcher(stem).matches() || WORD_BEHIND.matcher(stem).matches())
+                        && particulars
+                                .points()
+                                .filter(points -> points.compareTo(BigDecimal.ONE) > 0)
+                                .isEmpty();
+        if (said.isEmpty() && !explains && (draft.writingLines() == 1 || draft.roomBeside || asksWord)) {
             return new TextEntry(particulars, List.of(List.of()));
         }
         Prose model = draft.models.isEmpty() ? Prose.of(said) : Draft.join(draft.models);

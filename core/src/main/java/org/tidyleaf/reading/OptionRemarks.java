@@ -11,7 +11,8 @@ final class OptionRemarks {
     private static final String VERDICT = Vocabulary.ALL.either("correct", "incorrect");
 
     private static final Pattern REMARK = Vocabulary.pattern("(?:" + Vocabulary.ALL.either("option", "answer")
-            + "\\s+)?(?-i:([A-H]))\\)?(?:\\s?[:\u2013-]\\s*|\\s+(?-i:(?:\\p{Ll}{1,5}\\s+){1,2}))" + VERDICT + "\\b.*");
+            + "\\s+)?(?-i:([A-H]))\\)?(?:\\s?[:\u2013-]\\s*|\\s+(?-i:(?:\\p{Ll}{1,5}\\s+){1,2}))" + VERDICT
+            + "(?![\\p{L}-]).*");
 
     private OptionRemarks() {}
 

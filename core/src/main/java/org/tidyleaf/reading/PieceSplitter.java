@@ -32,7 +32,7 @@ final class PieceSplitter {
             + "]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
     /** "1 (a)": before a part a number needs no sign of its own. */
-    private static final Pattern NUMBER_OVER_PARTS = Pattern.compile("\\s*\\d{1,3}\\s+(?=[(\\[][aA][)\\]])");
+    private static final Pattern NUMBER_OVER_PARTS = Pattern.compile("\\s*\\d{1,3}\\s+(?=[(\\[][aAi][)\\]])");
 
     private static final Pattern BULLETS = Pattern.compile("(?<=^|\\s)\\*?\u2022\\s+(?=\\S)");
 
@@ -48,6 +48,11 @@ final class PieceSplitter {
     private static final Pattern RULE_AHEAD = Pattern.compile("\\s*[_.\u2026]{3}");
 
     private static final int MOST_RULES = 12;
+
+    /** In lines: between two parts stand options, or rules to write on. */
+    private static final int FARTHEST_PART = 14;
+
+    private static final Pattern STARTS_WITH_NUMBER = Pattern.compile("\\d{1,3}[.):]\\s");
 
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "list") + "(?:\\s*[:=]|\\s+(?=[(\\[]?\\w{1,2}[.)\\]]))");
@@ -138,18 +143,15 @@ final class PieceSplitter {
             return cuts;
         }
         String text = line.text();
-        String below = belowRules(source, line.number() + 1);
         Matcher bare = NUMBER_OVER_PARTS.matcher(text);
         Stream<Integer> ends = bare.lookingAt()
                 ? Stream.of(bare.end())
                 : LabelFinder.find(text, 0, text.length()).stream()
                         .filter(label -> label.kind() == Label.Kind.NUMBER)
                         .map(Label::end);
-        return ends.flatMap(end -> LabelFinder.letterAt(text, end, text.length()).stream())
+        return ends.flatMap(end -> LabelFinder.lettersAt(text, end, text.length()).stream())
                 .filter(first -> first.ordinal() == 1)
-                .filter(first -> LabelFinder.letterAt(below, 0, below.length())
-                        .filter(next -> next.shape().equals(first.shape()) && next.ordinal() == 2)
-                        .isPresent())
+                .filter(first -> goesOnBelow(source, line.number() + 1, first, isSmall(first) ? FARTHEST_PART : 0))
                 .findFirst()
                 .map(first -> List.of(first.from()))
                 .orElse(cuts);
@@ -168,14 +170,26 @@ final class PieceSplitter {
         return more ? List.of(first.start(1)) : cuts;
     }
 
-    private static String belowRules(Source source, int from) {
-        int at = from;
-        while (at < source.lines().size()
-                && at < from + MOST_RULES
-                && source.line(at).text().chars().noneMatch(Character::isLetterOrDigit)) {
-            at++;
+    private static boolean isSmall(Label label) {
+        return Character.isLowerCase(label.printed().charAt(0));
+    }
+
+    /** Whether a second part stands soon below a first, behind no other number. */
+    private static boolean goesOnBelow(Source source, int from, Label first, int farthest) {
+        int end = Math.min(source.lines().size(), from + farthest);
+        for (int at = from; at <= end; at++) {
+            String below = source.line(at).text().stripLeading();
+            List<Label> labels = LabelFinder.lettersAt(below, 0, below.length()).stream()
+                    .filter(label -> label.shape().equals(first.shape()))
+                    .toList();
+            if (!labels.isEmpty()) {
+                return labels.stream().anyMatch(label -> label.ordinal() == 2);
+            }
+            if (STARTS_WITH_NUMBER.matcher(below).lookingAt()) {
+                return false;
+            }
         }
-        return source.line(at).text();
+        return false;
     }
 
     private static List<Integer> cuts(Source source, Line line) {

@@ -16,11 +16,15 @@ final class PointsAlone {
 
     private static final Pattern BRACKETED = Pattern.compile("[(\\[]\\d{1,3}[)\\]]");
 
+    private static final Pattern SCORE_BEHIND = Pattern.compile("(?s).*\\S\\s{2,}_{2,}\\s?/\\s?\\d{1,3}");
+
     private PointsAlone() {}
 
     static void mark(List<Cues> all) {
-        long scores =
-                all.stream().filter(cues -> PointsFinder.isScore(cues.text())).count();
+        long scores = all.stream()
+                .filter(cues -> PointsFinder.isScore(cues.text())
+                        || SCORE_BEHIND.matcher(cues.text()).matches())
+                .count();
         for (int i = 1; i < all.size(); i++) {
             Cues cues = all.get(i);
             boolean dashed = cues.has(Label.Kind.BULLET);

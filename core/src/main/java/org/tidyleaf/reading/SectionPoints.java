@@ -39,7 +39,9 @@ final class SectionPoints {
      */
     static boolean shareScore(String text, List<Draft> questions) {
         boolean group = PointsFinder.isGroupTotal(text);
-        if (!group && !PointsFinder.isScore(text)) {
+        boolean ofPart = !questions.isEmpty()
+                && questions.get(questions.size() - 1).number.matches("[a-h]|[ivx]{1,4}|\\d+\\.\\d+");
+        if (!group && (ofPart || !PointsFinder.isScore(text))) {
             return false;
         }
         int from = questions.size();

@@ -47,7 +47,8 @@ final class SubParts {
         String brackets = shape;
         for (int i = from; i < all.size(); i++) {
             Matcher numeral = NUMERAL.matcher(text(all, i));
-            if (isRoom(all.get(i)) || count == 0 && i < from + MOST_WRAPPED && isWrapped(all, i)) {
+            boolean room = isRoom(all.get(i)) && !numeral.matches();
+            if (room || count == 0 && i < from + MOST_WRAPPED && isWrapped(all, i)) {
                 continue;
             }
             boolean next = count < NUMERALS.size()
