@@ -1,9 +1,11 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -47,13 +49,24 @@ final class CountedParts {
             return;
         }
         int headed = 0;
+        List<List<Seen>> found = new ArrayList<>();
+        Set<String> together = new HashSet<>();
         for (int i = 0; i < heads.size(); i++) {
             int next = i + 1 < heads.size() ? heads.get(i + 1).piece() : all.size();
             int end = end(all, heads.get(i).piece(), next);
-            List<Seen> parts = parts(all, heads.get(i), end);
-            parts.forEach(part -> relabel(all, part));
-            headed += parts.isEmpty() ? 0 : 1;
+            List<Seen> run = runBelow(all, heads.get(i), end);
+            if (run.size() < 2) {
+                continue;
+            }
+            if (areAnsweredTogether(all, heads.get(i), run)) {
+                together.add(run.get(0).label().shape());
+            } else if (!areRoom(all, run) && ask(all, run, end, asks(behind(all, heads.get(i))))) {
+                found.add(run);
+                headed++;
+            }
         }
+        found.removeIf(run -> together.contains(run.get(0).label().shape()));
+        found.forEach(run -> run.forEach(part -> relabel(all, part)));
         if (headed > 0 && (headed * 2 >= heads.size() || heads.size() >= SEVERAL)) {
             heads.stream().filter(head -> head.label().isEmpty()).forEach(head -> number(all, head));
         }
@@ -105,19 +118,15 @@ final class CountedParts {
         return next;
     }
 
-    private static List<Seen> parts(List<Cues> all, Head head, int end) {
+    /** What counts from 1 on below a head. */
+    private static List<Seen> runBelow(List<Cues> all, Head head, int end) {
         if (HabitFinder.asksForOrder(all.get(head.piece())) || BlockFinder.asksToMatch(all.get(head.piece()))) {
             return List.of();
         }
         for (int i = head.piece() + 1; i < end; i++) {
             for (Label label : all.get(i).labels()) {
                 if (isFirst(all.get(i), label, head.number())) {
-                    List<Seen> run = run(all, i, end, label, head.number());
-                    boolean parts = run.size() > 1
-                            && !areAnsweredTogether(all, head, run)
-                            && !areRoom(all, run)
-                            && ask(all, run, end, asks(behind(all, head)));
-                    return parts ? run : List.of();
+                    return run(all, i, end, label, head.number());
                 }
             }
         }

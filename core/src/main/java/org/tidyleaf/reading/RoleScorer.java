@@ -140,7 +140,7 @@ final class RoleScorer {
                 && cues.text().length() > Surroundings.FULL_LINE;
     }
 
-    /** "Text 2: The salt road" over a text, and right below that the number 1 anew. */
+    /** "Text 2: The salt road" over a text, and right below that the number 1 anew, or 2.1. */
     private boolean isTaleOverNumbers(int index, Step from) {
         boolean named = from.role() == Role.SECTION
                 && around.above(index)
@@ -149,10 +149,10 @@ final class RoleScorer {
         return named
                 && around.isTale(index)
                 && index + 1 < all.size()
-                && all.get(index + 1)
-                        .number()
-                        .filter(label -> label.ordinal() == 1)
-                        .isPresent()
+                && all.get(index + 1).labels().stream()
+                        .filter(label -> label.kind() == Label.Kind.NUMBER
+                                || label.shape().equals(LabelFinder.DECIMAL_SHAPE))
+                        .anyMatch(label -> label.ordinal() == 1)
                 && habits.chained().contains(index + 1);
     }
 

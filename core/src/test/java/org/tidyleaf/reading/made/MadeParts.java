@@ -149,7 +149,9 @@ public final class MadeParts extends Drawn {
         super(seed, languageCode, 0xA24BAED4963EE407L);
         head = one(Head.values());
         part = one(Part.values());
-        points = one(Points.values());
+        Points drawnPoints = one(Points.values());
+        // Web pages keep no wide spaces, so that such room would be a gap there.
+        points = drawnPoints == Points.OUT_OF && format.equals("html") ? Points.WORD : drawnPoints;
         sum = points == Points.NONE ? Sum.NONE : one(Sum.values());
         key = one(Key.values());
         Room drawn = one(Room.values());
