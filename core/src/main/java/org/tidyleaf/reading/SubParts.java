@@ -19,6 +19,8 @@ final class SubParts {
     private static final Pattern NUMERAL = Pattern.compile("([(\\[]?)(i{1,3}|iv|vi{0,3}|ix|x)([)\\].])\\s+\\S.*");
     private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii", "ix", "x");
 
+    private static final Pattern COUNTED_ANSWERS = Pattern.compile("\\(1\\)\\s.*\\(2\\)\\s");
+
     /** A lettered line wraps over at most so many more. */
     private static final int MOST_WRAPPED = 4;
 
@@ -35,9 +37,29 @@ final class SubParts {
             } else if (LETTERED.matcher(text).matches()
                     && !NUMERAL.matcher(text).matches()) {
                 found.addAll(series(all, i + 1, 0, ""));
+            } else if (all.get(i).number().isPresent()) {
+                found.addAll(gapsAnsweredTogether(all, i + 1));
             }
         }
         return found;
+    }
+
+    /** "(i) … ____ (ii) … ____" below a number, and below that "Answer: (1) wax (2) comb": gaps of one question. */
+    private static List<Integer> gapsAnsweredTogether(List<Cues> all, int from) {
+        List<Integer> gaps = new ArrayList<>();
+        int at = from;
+        while (at < all.size() && gaps.size() < NUMERALS.size() && all.get(at).is(Cues.Trait.GAP)) {
+            Matcher numeral = NUMERAL.matcher(text(all, at));
+            if (!numeral.matches() || !numeral.group(2).equals(NUMERALS.get(gaps.size()))) {
+                break;
+            }
+            gaps.add(at++);
+        }
+        boolean together = gaps.size() > 1
+                && at < all.size()
+                && all.get(at).announces(Cues.Announces.KEY)
+                && COUNTED_ANSWERS.matcher(text(all, at)).find();
+        return together ? gaps : List.of();
     }
 
     /** Numerals that count on, each of them asking something; two in all are a series. */
