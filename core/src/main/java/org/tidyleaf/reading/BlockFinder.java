@@ -56,6 +56,7 @@ final class BlockFinder {
         GradeScales.find(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.SCALE));
         finder.found.putAll(AnswerGrids.find(all));
         SubParts.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.SUB_PART));
+        TextsToRead.find(all).forEach(finder.found::putIfAbsent);
         return new Blocks(Map.copyOf(finder.found));
     }
 

@@ -50,7 +50,11 @@ record Blocks(Map<Integer, Kind> byPiece) {
         /** A cell of a table of grades. */
         SCALE,
         /** A further question within a lettered part: "(ii) …" below "(c) (i) …". */
-        SUB_PART
+        SUB_PART,
+        /** The first line of a text that questions below are about. */
+        PASSAGE,
+        /** A further one. */
+        PASSAGE_ON
     }
 
     /** The places of what stands inside blocks, not of what asks for them. */
@@ -91,6 +95,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case OFFERED -> new Step(Role.WORDS, false, Step.OUTSIDE);
             case GAP_ANSWER, PAIR_KEY, STEP_PLACE -> new Step(Role.KEY, false, inside);
             case SCALE, TABLE_HEAD, ANSWER_GRID -> new Step(Role.ASIDE, false, from.option());
+            case PASSAGE -> new Step(Role.STIMULUS, false, Step.OUTSIDE);
+            case PASSAGE_ON -> new Step(Role.STIMULUS, true, Step.OUTSIDE);
             case GAPPED, LISTED -> new Step(Role.STEM, true, 0);
             case SUB_PART ->
                 from.option() > 0 ? new Step(Role.OPTION, true, from.option()) : new Step(Role.STEM, true, 0);

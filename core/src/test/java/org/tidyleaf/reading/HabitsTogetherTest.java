@@ -24,6 +24,7 @@ import org.tidyleaf.reading.made.MadeExercises;
 import org.tidyleaf.reading.made.MadeKeyFile;
 import org.tidyleaf.reading.made.MadeOneTable;
 import org.tidyleaf.reading.made.MadeParts;
+import org.tidyleaf.reading.made.MadePassages;
 import org.tidyleaf.reading.made.MadeSheet;
 import org.tidyleaf.reading.made.MadeTables;
 import org.tidyleaf.reading.made.MadeTest;
@@ -152,6 +153,7 @@ class HabitsTogetherTest {
                             new MadeBlocks(seed, language, format),
                             new MadeKeyFile(seed, language, format),
                             new MadeParts(seed, language, format),
+                            new MadePassages(seed, language, format),
                             new MadeChat(seed, language),
                             new MadeWord(seed, language),
                             new MadeWeb(seed, language))
