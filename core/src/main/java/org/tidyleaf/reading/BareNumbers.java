@@ -14,8 +14,8 @@ import java.util.regex.Pattern;
  */
 final class BareNumbers {
 
-    private static final Pattern BARE =
-            Pattern.compile("(\\d{1,3})(?:\\s+(?=[\\p{Lu}\u00bf\u00a1\"\u201c_(])|\\s{2,}(?=[\\p{Ll}\\d])|\\s*$)");
+    private static final Pattern BARE = Pattern.compile(
+            "(\\d{1,3})(?:\\s+(?:[*]\\s?)?(?=[\\p{Lu}\u00bf\u00a1\"\u201c_(])|\\s{2,}(?=[\\p{Ll}\\d])|\\s*$)");
 
     private static final Pattern LOOSE = Pattern.compile("(\\d{1,3})\\s+(?=(\\p{Ll}+))");
 
@@ -116,6 +116,7 @@ final class BareNumbers {
         boolean possible = cues.line().layout().cell().isEmpty()
                 && !cues.is(Cues.Trait.OFF_BODY)
                 && cues.lead().isEmpty()
+                && !NumberedRoom.isRoom(cues.text())
                 && cues.labels().stream().noneMatch(label -> label.shape().equals(ListedOptions.SHAPE))
                 && matcher.lookingAt();
         return possible ? Integer.parseInt(matcher.group(1)) : 0;

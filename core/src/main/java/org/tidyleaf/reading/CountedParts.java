@@ -17,8 +17,8 @@ import org.tidyleaf.reading.Cues.Trait;
  */
 final class CountedParts {
 
-    private static final Pattern BARE =
-            Pattern.compile("\\s*(\\d{1,2})(?:\\s+(?=[\\p{Lu}\u00bf\u00a1\"\u201c(])|\\s{2,}(?=[\\p{Ll}\\d])|\\s*$)");
+    private static final Pattern BARE = Pattern.compile(
+            "\\s*(\\d{1,2})(?:\\s+(?:[*]\\s?)?(?=[\\p{Lu}\u00bf\u00a1\"\u201c(])|\\s{2,}(?=[\\p{Ll}\\d])|\\s*$)");
 
     /** That of numbers without a sign. */
     private static final String BARE_SHAPE = "9";
@@ -81,6 +81,7 @@ final class CountedParts {
             boolean possible = cues.piece().first()
                     && !cues.is(Trait.OFF_BODY)
                     && !POINTS.matcher(cues.text()).matches()
+                    && !NumberedRoom.isRoom(cues.text())
                     && cues.line().layout().cell().isEmpty();
             if (!possible) {
                 continue;
@@ -221,7 +222,8 @@ final class CountedParts {
             boolean asks = said.contains("?")
                     || cues.is(Trait.GAP)
                     || ExerciseHeads.directs(said)
-                    || OpenMaker.asksToExplain(said);
+                    || OpenMaker.asksToExplain(said)
+                    || PartSplitter.asks(said);
             asking += place || asks && !asked ? 1 : 0;
         }
         return asking * 3 >= parts.size() * 2;

@@ -30,7 +30,7 @@ final class DraftPoints {
 
     /** "................ [2]": at the end of the room to write stands what the answer is worth. */
     static void behindRule(Draft draft, Cues cues) {
-        String behind = cues.text().replaceFirst("^.*[_.\u2026]{3}\\s*", "");
+        String behind = cues.text().replaceFirst("^.*[_.\u2026]{3}\\s*(?:[^\\s()\\[\\]]{1,6}\\s{2,})?", "");
         Optional<BigDecimal> points = PointsFinder.only(behind)
                 .or(() -> behind.startsWith("(") ? PointsFinder.bare(behind) : Optional.empty());
         points.ifPresent(said -> draft.ruledPoints.put(cues.line().number(), said));

@@ -145,9 +145,9 @@ final class LineEnds {
         }
         Matcher sentence = POINTS_FAR_BEHIND_SENTENCE.matcher(text);
         Matcher points = sentence.lookingAt() ? sentence.reset() : POINTS_FAR.matcher(text);
-        boolean option =
-                LabelFinder.find(text, 0, text.length()).stream().anyMatch(label -> label.kind() == Label.Kind.LETTER)
-                        || text.matches("[A-Ha-h]\\s.*");
+        boolean option = LabelFinder.find(text, 0, text.length()).stream()
+                        .anyMatch(label -> label.kind() == Label.Kind.LETTER || label.kind() == Label.Kind.BOX)
+                || text.matches("[A-Ha-h]\\s.*");
         if (!option || !points.find() || !cuts.isEmpty() && points.start(1) <= cuts.get(cuts.size() - 1)) {
             return cuts;
         }

@@ -25,6 +25,11 @@ final class NumberedRoom {
 
     private NumberedRoom() {}
 
+    /** "1 ________": a number before nothing but room. */
+    static boolean isRoom(String text) {
+        return ROOM.matcher(text).matches();
+    }
+
     /** Takes the numbers off such lines where questions have numbers of another kind. */
     static void unlabel(List<Cues> all) {
         inRows(all);

@@ -32,6 +32,11 @@ final class PartSplitter {
     private static final int FEWEST_WORDS = 3;
     private static final int LONGEST_ASKED = 110;
 
+    /** Whether a text asks or says what to do. */
+    static boolean asks(String said) {
+        return ASKS.matcher(said).matches() || TASK.matcher(said.strip()).matches();
+    }
+
     private final Source source;
     private final StemTrimmer stems;
     private final List<Assigned> roles;
@@ -200,9 +205,7 @@ final class PartSplitter {
         List<String> texts = draft.options.stream().map(this::text).toList();
         return text(draft.stem).strip().endsWith(".")
                 && texts.stream().anyMatch(said -> said.strip().endsWith("?"))
-                && texts.stream()
-                        .allMatch(said -> ASKS.matcher(said).matches()
-                                || TASK.matcher(said.strip()).matches());
+                && texts.stream().allMatch(PartSplitter::asks);
     }
 
     /** "(a) How far …? ____ km" above "(b) Say why." and a rule to write on: each asks, and most have room for an answer. */

@@ -50,6 +50,10 @@ final class TraitFinder {
     static final Pattern WRITING = Pattern.compile(
             "(?:[_.\u2026]{3,}\\s*[,;<>\u2192-]?\\s*)+[^\\s_.\u2026?!]{0,10}|(?:\\d{1,2}\\s*[.):-]?\\s*[_.\u2026]{2,}\\s*){2,}|\\[\\s{5,}]");
 
+    /** "Answer ________ %      (3)": the same behind its word, with what it is worth. */
+    private static final Pattern ANSWER_ROOM = Vocabulary.pattern(WORDS.either("answer")
+            + "\\s+[_.\u2026]{4,}\\s*[^\\s_.\u2026?!()\\[\\]]{0,10}\\s*(?:[(\\[]\\d{1,2}(?:\\s?\\p{L}{1,8})?[)\\]])?");
+
     /** "..... and .....": room for two answers on one line. */
     private static final Pattern TWO_ROOMS =
             Vocabulary.pattern("[_.\u2026]{4,}\\s*(?:" + WORDS.either("and") + "|&)\\s*[_.\u2026]{4,}\\s*\\.?");
@@ -210,7 +214,10 @@ final class TraitFinder {
         add(
                 traits,
                 Trait.WRITING_LINE,
-                text.length() < LONGEST_SEARCHED && WRITING.matcher(text).matches());
+                text.length() < LONGEST_SEARCHED
+                        && (WRITING.matcher(text).matches()
+                                || WORDS.mentions(words, "answer")
+                                        && ANSWER_ROOM.matcher(text).matches()));
         add(
                 traits,
                 Trait.SECTION_WORD,
