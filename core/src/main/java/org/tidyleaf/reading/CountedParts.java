@@ -142,7 +142,10 @@ final class CountedParts {
                 || above.stream().anyMatch(cues -> JudgedBy.in(cues.text()).isPresent());
         boolean gaps = parts.stream().allMatch(part -> all.get(part.piece()).is(Trait.GAP));
         boolean decimals = parts.get(0).label().kind() == Label.Kind.CODE;
-        return judged || decimals && !tells(all.get(head.piece())) || gaps && ExerciseHeads.directs(told);
+        boolean headed = all.subList(0, head.piece()).stream().anyMatch(cues -> cues.is(Trait.SECTION_WORD));
+        return judged
+                || decimals && !headed && !tells(all.get(head.piece()))
+                || !decimals && gaps && ExerciseHeads.directs(told);
     }
 
     /** Below the name of a part of the paper numbers of two levels stand for themselves. */

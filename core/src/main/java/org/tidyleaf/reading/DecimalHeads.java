@@ -41,8 +41,10 @@ final class DecimalHeads {
                 continue;
             }
             List<Seen> kept = new ArrayList<>();
-            for (Seen seen : outer) {
-                if (isOver(all, seen, decimals)) {
+            for (int i = 0; i < outer.size(); i++) {
+                Seen seen = outer.get(i);
+                int next = i + 1 < outer.size() ? outer.get(i + 1).piece() : all.size();
+                if (isOver(all, seen, decimals, next)) {
                     heads.add(seen.piece());
                 } else {
                     kept.add(seen);
@@ -65,15 +67,19 @@ final class DecimalHeads {
                         .anyMatch(label -> label.kind() == Label.Kind.NUMBER && label.ordinal() == 1);
     }
 
-    /** Whether the first decimal below a plain number begins with it: "QUESTION 2" and then "2.1". */
-    private static boolean isOver(List<Cues> all, Seen seen, List<Seen> decimals) {
+    /**
+     * Whether the first decimal below a plain number begins with it: "QUESTION 2" and then "2.1".
+     *
+     * @param next where the next plain number stands
+     */
+    private static boolean isOver(List<Cues> all, Seen seen, List<Seen> decimals, int next) {
         int to = all.get(seen.piece()).piece().segment().to();
         String behind =
                 all.get(seen.piece()).line().text().substring(seen.label().end(), to);
         return behind.length() < LONGEST_HEAD
                 && !tells(all.get(seen.piece()))
                 && decimals.stream()
-                        .filter(decimal -> decimal.piece() > seen.piece())
+                        .filter(decimal -> decimal.piece() > seen.piece() && decimal.piece() < next)
                         .findFirst()
                         .filter(decimal -> decimal.label()
                                 .printed()

@@ -104,6 +104,7 @@ final class DraftMaker {
             }
         }
         title = title.isEmpty() ? PaperTitle.besideSchool(roles) : title;
+        title = title.isEmpty() ? PaperTitle.besideField(roles) : title;
         return new Drafts(title, sections.all(), stimuli, whole, owners, splitter.roles());
     }
 

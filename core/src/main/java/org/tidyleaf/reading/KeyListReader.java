@@ -30,8 +30,9 @@ final class KeyListReader {
             Vocabulary.pattern(Vocabulary.ALL.either("answer", "model") + "\\.?\\s*[:=]\\s*");
     private static final Pattern LABELS_BEHIND = Pattern.compile("(?:\\t|\\s{2,})\\p{L}{2,12}\\s*:.*$");
 
-    private static final Pattern STEPS_OF_PART = Pattern.compile(
-            "([IVX]{1,4}|[A-H])\\s*[.:)]\\s*(\\d{1,2}(?:\\s*[,;\u2013-]\\s*\\d{1,2}){2,}|[A-Za-z](?:\\s*[,;]\\s*[A-Za-z]){2,})[.]?");
+    private static final Pattern STEPS_OF_PART = Vocabulary.pattern("(" + Vocabulary.ALL.either("section")
+            + "\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,4})|(?-i:[IVX]{1,4}|[A-H]))"
+            + "\\s*[.:)]\\s*(\\d{1,2}(?:\\s*[,;\u2013-]\\s*\\d{1,2}){2,}|[A-Za-z](?:\\s*[,;]\\s*[A-Za-z]){2,})[.]?");
 
     /** "C: swarm, comb, pollen": what goes into the gaps of a part. */
     private static final Pattern WORDS_OF_PART =

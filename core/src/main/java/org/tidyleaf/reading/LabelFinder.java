@@ -52,8 +52,8 @@ final class LabelFinder {
     /** The shape of "2.1". */
     static final String DECIMAL_SHAPE = "code 9.9";
 
-    private static final Pattern DECIMAL =
-            Pattern.compile("(\\d{1,2}\\.(\\d{1,2})(?:\\.\\d{1,2})?)[.):]?(?:\\s+(?=[\\p{L}(\u201c\"'_\u00bf])|\\s*$)");
+    private static final Pattern DECIMAL = Pattern.compile(
+            "(\\d{1,2}\\.(\\d{1,2})(?:\\.\\d{1,2})?)(?:[.):]\\s+(?=\\d)|[.):]?(?:\\s+(?=[\\p{L}(\u201c\"'_\u00bf])|\\s*$))");
 
     private static final Pattern WORDED_DECIMAL = Vocabulary.pattern(
             Vocabulary.ALL.either("question") + "\\s+(\\d{1,2}\\.(\\d{1,2}))\\s*(?:[.:)]|[-\u2013\u2014])?\\s+(?=\\S)");

@@ -14,7 +14,7 @@ import org.tidyleaf.source.Cell;
 final class NumberedRoom {
 
     private static final Pattern ROOM =
-            Pattern.compile("\\d{1,2}\\s+[_.\u2026]{5,}\\s*(?:[(\\[]\\d{1,2}(?:\\s\\p{L}{1,8})?[)\\]]\\s*)?");
+            Pattern.compile("\\d{1,2}[.)]?\\s+[_.\u2026]{5,}\\s*(?:[(\\[]\\d{1,2}(?:\\s\\p{L}{1,8})?[)\\]]\\s*)?");
 
     /** "Write your answers here: 1 ___  2 ___  3 ___": where the letters of pairs are to be written. */
     private static final Pattern FOR_LETTERS = Vocabulary.pattern(

@@ -13,7 +13,27 @@ final class PaperTitle {
     /** A school stands among the first lines of a paper. */
     private static final int FIRST_LINES = 4;
 
+    /** "Bees: review sheet        Name: ________". */
+    private static final Pattern BEFORE_FIELD =
+            Pattern.compile("([^:_]*\\p{L}{2}[^_]*?)(?:\\t+\\s*|\\s{3,})\\p{Lu}[\\p{L} ]{1,20}:?\\s*[_.\u2026]{3,}.*");
+
+    private static final int FEWEST_WORDS = 2;
+
     private PaperTitle() {}
+
+    /** Where nothing else is a title: what stands on one of the first lines before a field to fill in. */
+    static String besideField(List<Assigned> roles) {
+        return roles.subList(0, Math.min(FIRST_LINES, roles.size())).stream()
+                .filter(piece ->
+                        piece.step().role() == Role.ASIDE && piece.cues().is(Trait.FILL_IN))
+                .map(piece -> BEFORE_FIELD.matcher(piece.cues().text()))
+                .filter(field -> field.matches()
+                        && field.group(1).strip().split("\\s+").length >= FEWEST_WORDS
+                        && !field.group(1).strip().endsWith(":"))
+                .map(field -> field.group(1).strip())
+                .findFirst()
+                .orElse("");
+    }
 
     /** "Wrenfield College – Keeping Bees – Item bank" where nothing else is a title: what stands behind the school's name. */
     static String besideSchool(List<Assigned> roles) {

@@ -34,6 +34,9 @@ final class PieceSplitter {
     /** "1 (a)": before a part a number needs no sign of its own. */
     private static final Pattern NUMBER_OVER_PARTS = Pattern.compile("\\s*\\d{1,3}\\s+(?=[(\\[][aAi][)\\]])");
 
+    private static final Pattern BOX_BEFORE =
+            Pattern.compile("(?:^|(?<=\\s))([" + LabelFinder.BOXES + "]|\\[\\s?])\\s?$");
+
     private static final Pattern BULLETS = Pattern.compile("(?<=^|\\s)\\*?\u2022\\s+(?=\\S)");
 
     /** "O wax      O nectar": the letter typed for a ring to tick, far from what stands before it. */
@@ -381,7 +384,12 @@ final class PieceSplitter {
 
     /** A star that marks the key belongs to the option behind it. */
     private static int withSign(String text, int from) {
-        return from > 0 && text.charAt(from - 1) == '*' ? from - 1 : from;
+        if (from > 0 && text.charAt(from - 1) == '*') {
+            return from - 1;
+        }
+        // "\u25a1 a. wax   \u25a1 b. honey": so does a box to tick.
+        Matcher box = BOX_BEFORE.matcher(text).region(0, from);
+        return box.find() ? box.start(1) : from;
     }
 
     private static boolean isWide(String text, int at) {
