@@ -46,10 +46,13 @@ final class AnswersBelowHeads {
         return possible && head.matches() ? Optional.of(head.group(1)) : Optional.empty();
     }
 
-    /** Down to the next head. */
+    /** Down to the next head, and no further than an answer may reach. */
     private static List<Integer> below(List<Cues> all, int head) {
         List<Integer> below = new ArrayList<>();
-        for (int i = head + 1; i < all.size() && number(all.get(i)).isEmpty(); i++) {
+        for (int i = head + 1; i < all.size() && below.size() <= MOST_LINES; i++) {
+            if (number(all.get(i)).isPresent()) {
+                return below;
+            }
             below.add(i);
         }
         return below;

@@ -50,7 +50,7 @@ final class CountedParts {
         }
         int headed = 0;
         List<List<Seen>> found = new ArrayList<>();
-        Set<String> together = new HashSet<>();
+        Set<String> others = new HashSet<>();
         for (int i = 0; i < heads.size(); i++) {
             int next = i + 1 < heads.size() ? heads.get(i + 1).piece() : all.size();
             int end = end(all, heads.get(i).piece(), next);
@@ -58,14 +58,15 @@ final class CountedParts {
             if (run.size() < 2) {
                 continue;
             }
-            if (areAnsweredTogether(all, heads.get(i), run)) {
-                together.add(run.get(0).label().shape());
+            if (areAnsweredTogether(all, heads.get(i), run) || areForThemselves(all, heads.get(i), run)) {
+                others.add(run.get(0).label().shape());
             } else if (!areRoom(all, run) && ask(all, run, end, asks(behind(all, heads.get(i))))) {
                 found.add(run);
                 headed++;
             }
         }
-        found.removeIf(run -> together.contains(run.get(0).label().shape()));
+        // What is counted alike is alike throughout a paper.
+        found.removeIf(run -> others.contains(run.get(0).label().shape()));
         found.forEach(run -> run.forEach(part -> relabel(all, part)));
         if (headed > 0 && (headed * 2 >= heads.size() || heads.size() >= SEVERAL)) {
             heads.stream().filter(head -> head.label().isEmpty()).forEach(head -> number(all, head));
@@ -140,15 +141,22 @@ final class CountedParts {
         String told = behind(all, head);
         boolean judged = JudgedBy.in(told).isPresent()
                 || above.stream().anyMatch(cues -> JudgedBy.in(cues.text()).isPresent());
-        boolean gaps = parts.stream().allMatch(part -> all.get(part.piece()).is(Trait.GAP));
-        boolean decimals = parts.get(0).label().kind() == Label.Kind.CODE;
-        boolean headed = all.subList(0, head.piece()).stream().anyMatch(cues -> cues.is(Trait.SECTION_WORD));
-        return judged
-                || decimals && !headed && !tells(all.get(head.piece()))
-                || !decimals && gaps && ExerciseHeads.directs(told);
+        boolean gaps = !isDecimal(parts)
+                && parts.stream().allMatch(part -> all.get(part.piece()).is(Trait.GAP));
+        return judged || gaps && ExerciseHeads.directs(told);
     }
 
-    /** Below the name of a part of the paper numbers of two levels stand for themselves. */
+    /** "1.1" and "1.2" below "QUESTION 1", the name of a part of the paper, are numbers for themselves. */
+    private static boolean areForThemselves(List<Cues> all, Head head, List<Seen> parts) {
+        return isDecimal(parts)
+                && !tells(all.get(head.piece()))
+                && all.subList(0, head.piece()).stream().noneMatch(cues -> cues.is(Trait.SECTION_WORD));
+    }
+
+    private static boolean isDecimal(List<Seen> parts) {
+        return parts.get(0).label().kind() == Label.Kind.CODE;
+    }
+
     private static boolean tells(Cues head) {
         String text = head.text();
         int end = PointsFinder.beside(text).map(PointsFinder.Found::from).orElse(text.length());
@@ -265,15 +273,10 @@ final class CountedParts {
         String printed = label.printed().replaceFirst("^\\d+(?=[a-h]$)", "");
         boolean lettered = printed.length() < label.printed().length();
         int ordinal = lettered ? printed.charAt(0) - 'a' + 1 : label.ordinal();
-        Label alike =
-                new Label(Label.Kind.LETTER, ordinal, printed, Exercises.SHAPE_OF_PARTS, label.from(), label.end());
-        Cues question = all.get(part.piece()).withLabels(List.of(alike));
-        String said = question.line().text().substring(label.end());
-        if (!said.isEmpty() && !Character.isLowerCase(said.charAt(0))) {
-            // The letter before it is no word.
-            question.traits().remove(Trait.STARTS_LOWER);
-        }
-        all.set(part.piece(), question);
+        Exercises.relabel(
+                all,
+                part.piece(),
+                new Label(Label.Kind.LETTER, ordinal, printed, Exercises.SHAPE_OF_PARTS, label.from(), label.end()));
     }
 
     private static void number(List<Cues> all, Head head) {

@@ -271,10 +271,6 @@ final class DraftMaker {
         boolean asks =
                 label.isEmpty() && !piece.step().more() && habits.headings().contains(index);
         int from = asks ? DraftSections.labelEnd(cues) : cues.contentStart(label);
-        if (piece.step().more() && NumberedRoom.isRoom(cues.text())) {
-            // "1 ______": the number only counts places.
-            from = cues.line().text().indexOf(' ', from);
-        }
         if (label.isPresent() && habits.marginKey()) {
             Optional<MatchResult> margin = HabitFinder.marginKey(cues, label.get());
             from = margin.map(MatchResult::end).orElse(from);

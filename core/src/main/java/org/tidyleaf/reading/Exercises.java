@@ -86,15 +86,22 @@ final class Exercises {
     private static void relabel(List<Cues> all, Exercise exercise, Label.Kind kind, String shape) {
         for (Seen seen : exercise.items()) {
             Label label = seen.label();
-            Label alike = new Label(kind, label.ordinal(), label.printed(), shape, label.from(), label.end());
-            Cues question = all.get(seen.piece()).withLabels(List.of(alike));
-            String said = question.line().text().substring(label.end());
-            if (!said.isEmpty() && !Character.isLowerCase(said.charAt(0))) {
-                // The letter before it is no word.
-                question.traits().remove(Trait.STARTS_LOWER);
-            }
-            all.set(seen.piece(), question);
+            relabel(
+                    all,
+                    seen.piece(),
+                    new Label(kind, label.ordinal(), label.printed(), shape, label.from(), label.end()));
         }
+    }
+
+    /** Gives a piece a label instead of all that it may have had. */
+    static void relabel(List<Cues> all, int piece, Label label) {
+        Cues question = all.get(piece).withLabels(List.of(label));
+        String said = question.line().text().substring(label.end());
+        if (!said.isEmpty() && !Character.isLowerCase(said.charAt(0))) {
+            // The letter before it is no word.
+            question.traits().remove(Trait.STARTS_LOWER);
+        }
+        all.set(piece, question);
     }
 
     private static void markHead(List<Cues> all, Exercise exercise) {

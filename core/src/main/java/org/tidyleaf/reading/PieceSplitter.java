@@ -34,8 +34,9 @@ final class PieceSplitter {
     /** "1 (a)": before a part a number needs no sign of its own. */
     private static final Pattern NUMBER_OVER_PARTS = Pattern.compile("\\s*\\d{1,3}\\s+(?=[(\\[][aAi][)\\]])");
 
-    private static final Pattern BOX_BEFORE =
-            Pattern.compile("(?:^|(?<=\\s))([" + LabelFinder.BOXES + "]|\\[\\s?])\\s?$");
+    private static final Pattern BOX_BEFORE = Pattern.compile("(?<!\\S)([" + LabelFinder.BOXES + "]|\\[\\s?])\\s?$");
+
+    private static final int LONGEST_BOX = 4;
 
     private static final Pattern BULLETS = Pattern.compile("(?<=^|\\s)\\*?\u2022\\s+(?=\\S)");
 
@@ -154,7 +155,7 @@ final class PieceSplitter {
                         .map(Label::end);
         return ends.flatMap(end -> LabelFinder.lettersAt(text, end, text.length()).stream())
                 .filter(first -> first.ordinal() == 1)
-                .filter(first -> goesOnBelow(source, line.number() + 1, first, isSmall(first) ? FARTHEST_PART : 0))
+                .filter(first -> goesOnBelow(source, line.number() + 1, first))
                 .findFirst()
                 .map(first -> List.of(first.from()))
                 .orElse(cuts);
@@ -177,9 +178,9 @@ final class PieceSplitter {
         return Character.isLowerCase(label.printed().charAt(0));
     }
 
-    /** Whether a second part stands soon below a first, behind no other number. */
-    private static boolean goesOnBelow(Source source, int from, Label first, int farthest) {
-        int end = Math.min(source.lines().size(), from + farthest);
+    /** Whether a second part stands soon below a first, behind no other number; a capital right below rules to write on. */
+    private static boolean goesOnBelow(Source source, int from, Label first) {
+        int end = Math.min(source.lines().size(), from + FARTHEST_PART);
         for (int at = from; at <= end; at++) {
             String below = source.line(at).text().stripLeading();
             List<Label> labels = LabelFinder.lettersAt(below, 0, below.length()).stream()
@@ -188,7 +189,8 @@ final class PieceSplitter {
             if (!labels.isEmpty()) {
                 return labels.stream().anyMatch(label -> label.ordinal() == 2);
             }
-            if (STARTS_WITH_NUMBER.matcher(below).lookingAt()) {
+            boolean otherwise = !isSmall(first) && below.chars().anyMatch(Character::isLetterOrDigit);
+            if (otherwise || STARTS_WITH_NUMBER.matcher(below).lookingAt()) {
                 return false;
             }
         }
@@ -388,7 +390,11 @@ final class PieceSplitter {
             return from - 1;
         }
         // "\u25a1 a. wax   \u25a1 b. honey": so does a box to tick.
-        Matcher box = BOX_BEFORE.matcher(text).region(0, from);
+        Matcher box = BOX_BEFORE
+                .matcher(text)
+                .region(Math.max(0, from - LONGEST_BOX), from)
+                .useTransparentBounds(true)
+                .useAnchoringBounds(true);
         return box.find() ? box.start(1) : from;
     }
 

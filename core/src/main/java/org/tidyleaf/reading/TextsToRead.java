@@ -15,9 +15,6 @@ import org.tidyleaf.reading.Cues.Trait;
  */
 final class TextsToRead {
 
-    /** Running text is at least so long. */
-    private static final int FULL_LINE = 60;
-
     private static final int LONGEST_LEAD = 160;
     private static final int MOST_WRAPPED = 2;
     private static final int MOST_FEET = 3;
@@ -75,7 +72,10 @@ final class TextsToRead {
     }
 
     private boolean isNamed(int piece) {
-        return NAMED.matcher(all.get(piece).text()).matches() && isBodyAt(piece + 1);
+        Cues cues = all.get(piece);
+        return Vocabulary.ALL.mentions(cues.words(), "passage_head")
+                && NAMED.matcher(cues.text()).matches()
+                && isBodyAt(piece + 1);
     }
 
     private boolean isBelowHead(int piece) {
@@ -206,7 +206,7 @@ final class TextsToRead {
     private boolean isTitle(int piece) {
         return piece + 1 < all.size()
                 && isOrdinary(all.get(piece))
-                && all.get(piece).text().length() < FULL_LINE
+                && all.get(piece).text().length() < Surroundings.FULL_LINE
                 && !all.get(piece + 1).is(Trait.STARTS_LOWER)
                 && !all.get(piece).is(Trait.QUESTION_MARK)
                 && !ends(piece)
@@ -222,7 +222,7 @@ final class TextsToRead {
     private boolean isBody(int piece, int place) {
         Cues cues = all.get(piece);
         boolean running = isOrdinary(cues)
-                && (cues.text().length() > FULL_LINE || cues.is(Trait.FULL))
+                && (cues.text().length() > Surroundings.FULL_LINE || cues.is(Trait.FULL))
                 && !cues.is(Trait.QUESTION_MARK)
                 && !cues.is(Trait.COLON);
         return running && (cues.labels().isEmpty() && paragraph(piece).isEmpty() || isCounted(piece, place));

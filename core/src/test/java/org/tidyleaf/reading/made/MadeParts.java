@@ -3,7 +3,7 @@ package org.tidyleaf.reading.made;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.function.Consumer;
+import java.util.Locale;
 import org.tidyleaf.reading.made.Page.Look;
 import org.tidyleaf.reading.made.Page.Words;
 
@@ -36,7 +36,7 @@ public final class MadeParts extends Drawn {
         }
 
         String typed(int number, String word) {
-            return format.formatted(number, word, word.toUpperCase(java.util.Locale.ROOT));
+            return format.formatted(number, word, word.toUpperCase(Locale.ROOT));
         }
 
         boolean alone() {
@@ -125,8 +125,31 @@ public final class MadeParts extends Drawn {
         DOTS
     }
 
-    /** One part: as it is typed below its name, and as it is to be read. */
-    private record Item(String type, String text, String shownText, String answer, int points, List<String> options) {}
+    /**
+     * What one part asks.
+     *
+     * @param text with "_" for a gap
+     * @param answer in words, empty where one of the options is right
+     */
+    private record Item(String type, String text, String answer, int points, List<String> options, int right) {
+
+        String typed() {
+            return text.replace("_", "______________");
+        }
+
+        String shown() {
+            return text.replace("_", "[[1]]");
+        }
+
+        boolean hasGap() {
+            return text.contains("_");
+        }
+
+        /** As a key gives it. */
+        String said() {
+            return options.isEmpty() ? answer : String.valueOf((char) ('A' + right));
+        }
+    }
 
     /** A question whose answers stand at the end: each part's name and words. */
     private record Answers(String number, List<String> parts, List<String> words) {}
@@ -182,34 +205,8 @@ public final class MadeParts extends Drawn {
         page.line("Keeping Bees: examination", Look.BOLD);
         page.line(say("Name") + ": ____________________      " + say("Date") + ": ______________");
         page.blank();
-        List<Item> items = new ArrayList<>();
-        language.asked().forEach(asked -> items.add(item("text-entry", asked.text(), asked, 1)));
-        language.essays().forEach(asked -> items.add(item("extended-text", asked.text(), asked, 3)));
-        language.gaps().forEach(asked -> items.add(item("text-entry", asked.text(), asked, 1)));
-        language.numbers()
-                .forEach(asked -> items.add(new Item(
-                        "numeric-entry",
-                        asked.text(),
-                        asked.text(),
-                        asked.value() + " " + asked.unit(),
-                        2,
-                        List.of())));
-        language.choices()
-                .forEach(choice -> items.add(new Item(
-                        "single-choice",
-                        choice.stem(),
-                        choice.stem(),
-                        choice.right().iterator().next().toString(),
-                        1,
-                        choice.options())));
-        Collections.shuffle(items, random);
-        List<String> leads = new ArrayList<>();
-        if (!head.alone() || part != Part.DECIMALS) {
-            // Below the name of a part of the paper a single sentence may be what is to be done.
-            language.parts().forEach(parts -> leads.add(parts.lead()));
-        }
-        language.passages().forEach(passage -> leads.addAll(passage.paragraphs()));
-        Collections.shuffle(leads, random);
+        List<Item> items = items();
+        List<String> leads = leads();
         int questions = FEWEST + random.nextInt(3);
         int at = 0;
         for (int i = 0; i < questions && at + 2 <= items.size(); i++) {
@@ -229,15 +226,41 @@ public final class MadeParts extends Drawn {
         }
     }
 
-    private Item item(String type, String typed, Content.Asked asked, int points) {
-        String rule = "______________";
-        return new Item(
-                type,
-                typed.replace("_", rule),
-                asked.text().replace("_", "[[1]]"),
-                asked.accepted().get(0),
-                points,
-                List.of());
+    /** All that can be asked, in any order. */
+    private List<Item> items() {
+        List<Item> items = new ArrayList<>();
+        language.asked().forEach(asked -> items.add(item("text-entry", asked, 1)));
+        language.essays().forEach(asked -> items.add(item("extended-text", asked, 3)));
+        language.gaps().forEach(asked -> items.add(item("text-entry", asked, 1)));
+        language.numbers()
+                .forEach(asked -> items.add(
+                        new Item("numeric-entry", asked.text(), asked.value() + " " + asked.unit(), 2, List.of(), 0)));
+        language.choices()
+                .forEach(choice -> items.add(new Item(
+                        "single-choice",
+                        choice.stem(),
+                        "",
+                        1,
+                        choice.options(),
+                        choice.right().iterator().next())));
+        Collections.shuffle(items, random);
+        return items;
+    }
+
+    private static Item item(String type, Content.Asked asked, int points) {
+        return new Item(type, asked.text(), asked.accepted().get(0), points, List.of(), 0);
+    }
+
+    /** What parts may be about. */
+    private List<String> leads() {
+        List<String> leads = new ArrayList<>();
+        if (!head.alone() || part != Part.DECIMALS) {
+            // Below the name of a part of the paper a single sentence may be what is to be done.
+            language.parts().forEach(parts -> leads.add(parts.lead()));
+        }
+        language.passages().forEach(passage -> leads.addAll(passage.paragraphs()));
+        Collections.shuffle(leads, random);
+        return leads;
     }
 
     private void question(String lead, List<Item> items) {
@@ -300,46 +323,40 @@ public final class MadeParts extends Drawn {
     private void typed(String label, String name, Item item, int indent, int list) {
         String worth = points.typed(item.points(), say("points"));
         boolean own = points == Points.LINE;
-        page.line(
-                List.of(new Words(label + item.text() + (own ? "" : worth), Look.PLAIN)), indented ? indent : 0, list);
-        StringBuilder rest = new StringBuilder();
-        boolean keyed = key != Key.NONE;
-        String answer = item.answer();
-        if (!item.options().isEmpty()) {
-            int right = Integer.parseInt(item.answer());
-            for (int i = 0; i < item.options().size(); i++) {
-                page.line(
-                        List.of(new Words(
-                                (char) ('A' + i) + "  " + item.options().get(i), Look.PLAIN)),
-                        indented ? 2 : 0,
-                        0);
-                rest.append(keyed && i == right ? "\n    * " : "\n    - ")
-                        .append(item.options().get(i));
-            }
-            answer = String.valueOf((char) ('A' + right));
-        } else {
-            room(item);
-            rest.append(keyed ? "\n    = " + answer : "");
-        }
-        if (own) {
-            page.line(worth);
-        }
-        if (key == Key.LINE_EACH) {
-            page.line(say("Answer") + ": " + answer);
-        }
-        answers.get(answers.size() - 1).words().add(answer);
+        String text = label + item.typed() + (own ? "" : worth);
+        page.line(List.of(new Words(text, Look.PLAIN)), indented ? indent : 0, list);
         expected.append(name)
                 .append(' ')
                 .append(item.type())
                 .append(points == Points.NONE ? " " : " " + item.points() + "p ")
-                .append(item.shownText())
-                .append(rest)
-                .append('\n');
+                .append(item.shown());
+        if (item.options().isEmpty()) {
+            room(item);
+            expected.append(key == Key.NONE ? "" : "\n    = " + item.answer());
+        } else {
+            options(item);
+        }
+        expected.append('\n');
+        if (own) {
+            page.line(worth);
+        }
+        if (key == Key.LINE_EACH) {
+            page.line(say("Answer") + ": " + item.said());
+        }
+        answers.get(answers.size() - 1).words().add(item.said());
+    }
+
+    private void options(Item item) {
+        for (int i = 0; i < item.options().size(); i++) {
+            String option = item.options().get(i);
+            page.line(List.of(new Words((char) ('A' + i) + "  " + option, Look.PLAIN)), indented ? 2 : 0, 0);
+            boolean told = key != Key.NONE && i == item.right();
+            expected.append(told ? "\n    * " : "\n    - ").append(option);
+        }
     }
 
     private void room(Item item) {
-        boolean gap = item.text().contains("___");
-        int lines = gap ? 0 : item.type().equals("extended-text") ? 3 : 1;
+        int lines = item.hasGap() ? 0 : item.type().equals("extended-text") ? 3 : 1;
         for (int i = 0; i < lines; i++) {
             switch (room) {
                 case BLANK -> page.blank();
@@ -351,26 +368,22 @@ public final class MadeParts extends Drawn {
     }
 
     private void answerLines(Answers of) {
-        boolean single = of.parts().size() == 1 && of.parts().get(0).isEmpty();
+        boolean single = of.parts().equals(List.of(""));
+        boolean decimals = part == Part.DECIMALS && !single;
         List<String> named = new ArrayList<>();
         for (int i = 0; i < of.parts().size(); i++) {
             String name = of.parts().get(i);
-            named.add((single ? "" : part == Part.DECIMALS ? of.number() + "." + name + " " : "(" + name + ") ")
-                    + of.words().get(i));
+            String before = single ? "" : decimals ? of.number() + "." + name + " " : "(" + name + ") ";
+            named.add(before + of.words().get(i));
         }
-        Consumer<String> line = page::line;
-        boolean decimals = part == Part.DECIMALS && !single;
+        String number = decimals ? "" : of.number();
         switch (key) {
-            case LINES ->
-                named.forEach(words -> line.accept(
-                        decimals || words.startsWith("(")
-                                ? (decimals ? words : of.number() + words)
-                                : of.number() + " " + words));
+            case LINES -> named.forEach(words -> page.line(number + (single ? " " : "") + words));
             case HEADED -> {
                 page.line(say("Question") + " " + of.number(), Look.BOLD);
-                named.forEach(line);
+                named.forEach(page::line);
             }
-            default -> line.accept((decimals ? "" : of.number() + ". ") + String.join("   ", named));
+            default -> page.line((decimals ? "" : number + ". ") + String.join("   ", named));
         }
     }
 }
