@@ -41,9 +41,14 @@ final class AnswersBelowHeads {
     }
 
     private static Optional<String> number(Cues cues) {
-        Matcher head = HEAD.matcher(cues.text());
         boolean possible = cues.line().layout().cell().isEmpty() && !cues.is(Trait.OFF_BODY);
-        return possible && head.matches() ? Optional.of(head.group(1)) : Optional.empty();
+        return possible ? number(cues.text()) : Optional.empty();
+    }
+
+    /** The number of "Question 2" and nothing else. */
+    static Optional<String> number(String heading) {
+        Matcher head = HEAD.matcher(heading);
+        return head.matches() ? Optional.of(head.group(1)) : Optional.empty();
     }
 
     /** Down to the next head, and no further than an answer may reach. */

@@ -19,6 +19,9 @@ final class BareNumbers {
 
     private static final Pattern LOOSE = Pattern.compile("(\\d{1,3})\\s+(?=(\\p{Ll}+))");
 
+    /** That of numbers without a sign. */
+    static final String SHAPE = "9";
+
     /** A shorter run may be numbers of something else at the beginning of lines. */
     private static final int IN_EARNEST = 3;
 
@@ -102,11 +105,11 @@ final class BareNumbers {
 
     /** With a tab behind it such a number is known already. */
     private static boolean isBare(Label label) {
-        return label.shape().equals("9");
+        return label.shape().equals(SHAPE);
     }
 
     /** The number that a line begins with, or 0. */
-    private static int number(Cues cues) {
+    static int number(Cues cues) {
         Optional<Label> known =
                 cues.labels().stream().filter(BareNumbers::isBare).findFirst();
         if (known.isPresent()) {
@@ -134,7 +137,8 @@ final class BareNumbers {
         return possible ? Integer.parseInt(matcher.group(1)) : 0;
     }
 
-    private static void add(List<Cues> all, int at, int ordinal) {
+    /** Gives a piece the number that it begins with as its label. */
+    static void add(List<Cues> all, int at, int ordinal) {
         Cues cues = all.get(at);
         int from = cues.piece().segment().from();
         while (Character.isWhitespace(cues.line().text().charAt(from))) {
@@ -145,7 +149,7 @@ final class BareNumbers {
                 .region(from, cues.piece().segment().to());
         if (matcher.lookingAt() && cues.labels().stream().noneMatch(BareNumbers::isBare)) {
             List<Label> labels = new ArrayList<>(cues.labels());
-            labels.add(new Label(Label.Kind.NUMBER, ordinal, matcher.group(1), "9", from, matcher.end()));
+            labels.add(new Label(Label.Kind.NUMBER, ordinal, matcher.group(1), SHAPE, from, matcher.end()));
             all.set(at, cues.withLabels(labels));
         }
     }

@@ -17,12 +17,6 @@ import org.tidyleaf.reading.Cues.Trait;
  */
 final class CountedParts {
 
-    private static final Pattern BARE = Pattern.compile(
-            "\\s*(\\d{1,2})(?:\\s+(?:[*]\\s?)?(?=[\\p{Lu}\u00bf\u00a1\"\u201c(])|\\s{2,}(?=[\\p{Ll}\\d])|\\s*$)");
-
-    /** That of numbers without a sign. */
-    private static final String BARE_SHAPE = "9";
-
     private static final Pattern POINTS = Pattern.compile("[(\\[]\\d{1,2}[)\\]]");
 
     private static final Pattern PART_OF_NUMBER = Pattern.compile("(\\d{1,2})(?:([a-h])|\\.(\\d{1,2}))");
@@ -69,7 +63,9 @@ final class CountedParts {
         found.removeIf(run -> others.contains(run.get(0).label().shape()));
         found.forEach(run -> run.forEach(part -> relabel(all, part)));
         if (headed > 0 && (headed * 2 >= heads.size() || heads.size() >= SEVERAL)) {
-            heads.stream().filter(head -> head.label().isEmpty()).forEach(head -> number(all, head));
+            heads.stream()
+                    .filter(head -> head.label().isEmpty())
+                    .forEach(head -> BareNumbers.add(all, head.piece(), head.number()));
         }
     }
 
@@ -89,15 +85,14 @@ final class CountedParts {
             }
             Optional<Label> number =
                     cues.number().filter(label -> label.printed().matches("\\d{1,2}"));
-            Matcher bare = BARE.matcher(cues.text());
-            boolean unsigned =
-                    number.filter(label -> !label.shape().equals(BARE_SHAPE)).isEmpty()
-                            && cues.lead().isEmpty()
-                            && bare.lookingAt();
-            if (unsigned) {
-                List<Head> heads = series.computeIfAbsent(BARE_SHAPE, shape -> new ArrayList<>());
-                if (Integer.parseInt(bare.group(1)) == heads.size() + 1) {
-                    heads.add(new Head(i, heads.size() + 1, number));
+            int bare = number.filter(label -> !label.shape().equals(BareNumbers.SHAPE))
+                            .isEmpty()
+                    ? BareNumbers.number(cues)
+                    : 0;
+            if (bare > 0) {
+                List<Head> heads = series.computeIfAbsent(BareNumbers.SHAPE, shape -> new ArrayList<>());
+                if (bare == heads.size() + 1) {
+                    heads.add(new Head(i, bare, number));
                 }
             } else if (number.isPresent()) {
                 List<Head> heads = series.computeIfAbsent(number.get().shape(), shape -> new ArrayList<>());
@@ -277,17 +272,5 @@ final class CountedParts {
                 all,
                 part.piece(),
                 new Label(Label.Kind.LETTER, ordinal, printed, Exercises.SHAPE_OF_PARTS, label.from(), label.end()));
-    }
-
-    private static void number(List<Cues> all, Head head) {
-        Cues cues = all.get(head.piece());
-        Matcher bare = BARE.matcher(cues.line().text())
-                .region(cues.piece().segment().from(), cues.piece().segment().to());
-        if (bare.lookingAt()) {
-            List<Label> labels = new ArrayList<>(cues.labels());
-            labels.add(
-                    new Label(Label.Kind.NUMBER, head.number(), bare.group(1), BARE_SHAPE, bare.start(1), bare.end()));
-            all.set(head.piece(), cues.withLabels(labels));
-        }
     }
 }

@@ -90,7 +90,7 @@ final class NumberedRoom {
     }
 
     private static boolean isRoom(Cues cues, int ordinal) {
-        return ROOM.matcher(cues.text()).matches()
+        return isRoom(cues.text())
                 && cues.number().filter(label -> label.ordinal() == ordinal).isPresent();
     }
 }

@@ -227,6 +227,18 @@ final class OpenMaker {
                         .orElse(0);
     }
 
+    /** What is worth more than a point wants more than a word. */
+    private static boolean asksForWord(Particulars particulars) {
+        String stem = particulars.stem().plain();
+        boolean asks =
+                WORD_ASKED.matcher(stem).matches() || WORD_BEHIND.matcher(stem).matches();
+        return asks
+                && particulars
+                        .points()
+                        .filter(points -> points.compareTo(BigDecimal.ONE) > 0)
+                        .isEmpty();
+    }
+
     private Question withoutKey(Draft draft, Particulars particulars, String said) {
         String stem = particulars.stem().plain();
         boolean asksNumber = draft.writingLines() <= 1
@@ -241,13 +253,9 @@ final class OpenMaker {
         if (said.isEmpty() && !explains && asksNumber) {
             return new NumericEntry(particulars, Optional.empty());
         }
-        boolean asksWord =
-                (WORD_ASKED.matcher(stem).matches() || WORD_BEHIND.matcher(stem).matches())
-                        && particulars
-                                .points()
-                                .filter(points -> points.compareTo(BigDecimal.ONE) > 0)
-                                .isEmpty();
-        if (said.isEmpty() && !explains && (draft.writingLines() == 1 || draft.roomBeside || asksWord)) {
+        if (said.isEmpty()
+                && !explains
+                && (draft.writingLines() == 1 || draft.roomBeside || asksForWord(particulars))) {
             return new TextEntry(particulars, List.of(List.of()));
         }
         Prose model = draft.models.isEmpty() ? Prose.of(said) : Draft.join(draft.models);

@@ -21,8 +21,14 @@ final class PaperTitle {
 
     private PaperTitle() {}
 
-    /** Where nothing else is a title: what stands on one of the first lines before a field to fill in. */
-    static String besideField(List<Assigned> roles) {
+    /** Where nothing else is a title: what stands beside the school's name, or beside a field; empty where nothing does. */
+    static String besideOthers(List<Assigned> roles) {
+        String title = besideSchool(roles);
+        return title.isEmpty() ? besideField(roles) : title;
+    }
+
+    /** What stands on one of the first lines before a field to fill in. */
+    private static String besideField(List<Assigned> roles) {
         return roles.subList(0, Math.min(FIRST_LINES, roles.size())).stream()
                 .filter(piece ->
                         piece.step().role() == Role.ASIDE && piece.cues().is(Trait.FILL_IN))
@@ -35,8 +41,8 @@ final class PaperTitle {
                 .orElse("");
     }
 
-    /** "Wrenfield College – Keeping Bees – Item bank" where nothing else is a title: what stands behind the school's name. */
-    static String besideSchool(List<Assigned> roles) {
+    /** "Wrenfield College – Keeping Bees – Item bank": what stands behind the school's name. */
+    private static String besideSchool(List<Assigned> roles) {
         for (Assigned piece : roles.subList(0, Math.min(FIRST_LINES, roles.size()))) {
             Cues cues = piece.cues();
             boolean head = piece.step().role() == Role.ASIDE

@@ -17,9 +17,6 @@ final class PartAnswers {
     private static final Pattern NUMERAL =
             Pattern.compile("(?:[(]?(\\d{1,3})\\s*[.):]?\\s*)?([(]?)(i{1,3}|iv|vi{0,3})([.)])\\s+(?=\\S)");
 
-    private static final Pattern QUESTION =
-            Vocabulary.pattern(Vocabulary.ALL.either("question") + "\\s+(\\d{1,3})\\s*[.:)]?\\s*");
-
     private static final Pattern NUMBER = Pattern.compile("[(]?\\d{1,3}\\s*[.):]?\\s.*");
 
     private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii");
@@ -92,8 +89,9 @@ final class PartAnswers {
     /** "1(ii)" below "1(i)", "(ii)" below "(i)", "(i)" below "Question 1". */
     private boolean isNext(Matcher numeral, String heading) {
         int place = NUMERALS.indexOf(numeral.group(3));
-        Matcher question = QUESTION.matcher(heading);
-        String named = numeral.group(1) != null ? numeral.group(1) : question.matches() ? question.group(1) : number;
+        String named = Optional.ofNullable(numeral.group(1))
+                .or(() -> AnswersBelowHeads.number(heading))
+                .orElse(number);
         boolean next = named.equals(number) && names == NUMERALS && place == answered;
         if (!next && place == 0 && !named.isEmpty()) {
             begin(named, NUMERALS, numeral.group(2), numeral.group(4));

@@ -393,8 +393,7 @@ final class PieceSplitter {
         Matcher box = BOX_BEFORE
                 .matcher(text)
                 .region(Math.max(0, from - LONGEST_BOX), from)
-                .useTransparentBounds(true)
-                .useAnchoringBounds(true);
+                .useTransparentBounds(true);
         return box.find() ? box.start(1) : from;
     }
 
