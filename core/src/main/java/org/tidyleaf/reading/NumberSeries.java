@@ -113,25 +113,37 @@ final class NumberSeries {
             int[] previous = new int[seen.size()];
             int[] earliest = new int[seen.size()];
             double[] length = new double[seen.size()];
-            Map<Integer, Integer> latest = new HashMap<>();
+            Map<Integer, Integer> best = new HashMap<>();
+            Map<Integer, Integer> nearest = new HashMap<>();
+            int[] begun = new int[seen.size() + 1];
+            int[] lettered = new int[seen.size()];
             for (int i = 0; i < seen.size(); i++) {
                 int ordinal = seen.get(i).label().ordinal();
                 previous[i] = -1;
                 length[i] = ordinal == 1 ? 1 : 0.5;
+                begun[i + 1] = begun[i] + (ordinal == 1 ? 1 : 0);
                 for (int step = 0; step <= 2; step++) {
-                    Integer above = latest.get(ordinal - step);
-                    double reached = above == null ? 0 : length[above] + gain(seen, above, i, step);
-                    if (above != null && reached > length[i]) {
-                        previous[i] = above;
-                        length[i] = reached;
+                    for (Map<Integer, Integer> ends : List.of(nearest, best)) {
+                        Integer above = ends.get(ordinal - step);
+                        if (above == null) {
+                            continue;
+                        }
+                        double leap = begun[i] > begun[above + 1] ? lettered[above] : 0;
+                        double reached = length[above] + gain(seen, above, i, step) - leap;
+                        if (reached > length[i]) {
+                            previous[i] = above;
+                            length[i] = reached;
+                            lettered[i] = lettered[above] + (step == 0 ? 1 : 0);
+                        }
                     }
                 }
                 earliest[i] = previous[i] < 0 ? i : earliest[previous[i]];
                 int end = end(seen.get(i).label());
-                Integer rival = latest.get(end);
+                Integer rival = best.get(end);
                 if (rival == null || length[i] >= length[rival]) {
-                    latest.put(end, i);
+                    best.put(end, i);
                 }
+                nearest.put(end, i);
             }
             for (int i = seen.size() - 2; i >= 0; i--) {
                 earliest[i] = Math.min(earliest[i], earliest[i + 1]);
