@@ -13,16 +13,25 @@ import org.tidyleaf.question.Quiz;
 
 /**
  * How parts of a question print below what they share: "6." above 6a and 6b, which print as (a) and (b); and below 6b, where
- * it has 6bi and 6bii, "(b)" with what only they share, above (i) and (ii).
+ * it has 6bi and 6bii, "(b)" with what only they share, above (i) and (ii). Above 6.1 and 6.2, which print as they are, it is "6." too.
  */
 final class PrintedLeads {
 
     private static final Pattern PART = Pattern.compile("([A-Z]{0,3}\\d{1,3})([a-h](?=[ivx])|)([a-z]|[ivx]{1,4})");
 
+    private static final Pattern SECOND_LEVEL = Pattern.compile("(\\d{1,3})\\.\\d{1,2}");
+
     private final Quiz quiz;
+
+    /** Whether 6.1 is a part of 6 and not a question of an exercise 6, as it is where some such stand below no lead. */
+    private final boolean secondLevelBelowLeads;
 
     PrintedLeads(Quiz quiz) {
         this.quiz = quiz;
+        secondLevelBelowLeads = quiz.questions().stream()
+                .map(Question::particulars)
+                .allMatch(particulars -> particulars.stimulus() >= 0
+                        || !SECOND_LEVEL.matcher(particulars.number()).matches());
     }
 
     /** "6. " or "(b) " before a passage; empty for one that is no lead of parts. */
@@ -83,14 +92,16 @@ final class PrintedLeads {
         for (int below = stimulus + 1; below < quiz.stimuli().size(); below++) {
             numbers.addAll(isBelow(below, stimulus) ? numbers(below) : List.of());
         }
-        List<String> wholes = numbers.stream()
-                .map(PART::matcher)
-                .map(part -> part.matches() ? part.group(1) : "")
-                .distinct()
-                .toList();
+        List<String> wholes = numbers.stream().map(this::above).distinct().toList();
         return numbers.size() > 1 && wholes.size() == 1 && !wholes.get(0).isEmpty()
                 ? Optional.of(wholes.get(0))
                 : Optional.empty();
+    }
+
+    /** "6" of 6a and of 6.1. */
+    private String above(String number) {
+        Matcher second = SECOND_LEVEL.matcher(number);
+        return secondLevelBelowLeads && second.matches() ? second.group(1) : wholeOf(number);
     }
 
     /** The passage of the whole that a lettered part's own lead stands below. */

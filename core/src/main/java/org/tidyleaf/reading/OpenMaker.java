@@ -25,6 +25,13 @@ final class OpenMaker {
     /** A key of more words than this is a model answer. */
     private static final int SHORT_ANSWER_WORDS = 5;
 
+    /** "What is the area of a lid of 50 cm by 40 cm?" Without a figure to reckon with it may be a definition that is asked for. */
+    private static final Pattern QUANTITY_ASKED =
+            Vocabulary.pattern("(?:.*[.:!,?]\\s+)?\u00bf?" + Vocabulary.ALL.either("quantity_asked")
+                    + "\\s+(?:\\p{L}{1,5}(?:['\u2019]|\\s+)){0,2}" + Vocabulary.ALL.either("quantity") + "\\b.*");
+
+    private static final Pattern FIGURE = Pattern.compile("(?s).*\\d.*");
+
     /** "How many …?", "In wie vielen …?", "¿De cuántos …?" */
     private static final Pattern NUMBER_ASKED = Vocabulary.pattern(
             "(?:.*[.:!,]\\s+)?\u00bf?(?:\\p{L}{1,4}\\s+)?" + Vocabulary.ALL.either("number") + "\\b.*");
@@ -245,6 +252,8 @@ final class OpenMaker {
                 && (CONVERT.matcher(stem).matches()
                         || NUMBER_ASKED.matcher(stem).matches()
                                 && !WORDS_TO_ORDER.matcher(stem).matches()
+                        || FIGURE.matcher(stem).matches()
+                                && QUANTITY_ASKED.matcher(stem).matches()
                         || lastUnit(draft).filter(UnitSymbols::isSymbol).isPresent());
         boolean explains = EXPLAIN.matcher(stem).matches()
                 || EXPLAIN.matcher(judging.says(draft).strip()).matches()
