@@ -20,10 +20,13 @@ import org.tidyleaf.source.Span;
 final class TickedColumns {
 
     private static final String TICK =
-            "(?:[\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf\u25ef]|\\[[ xX]?]|\\([ xX]?\\))";
+            "(?:[\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf\u25ef]|\\[[ xX]?]|\\([ xX]?\\)|[oO](?=\\s|$))";
     private static final String APART = "(?:\\s*\\t\\s*|\\s{2,})";
     private static final Pattern ROW = Pattern.compile("(\\S.*?)((?:" + APART + TICK + "){2,8})\\s*");
     private static final Pattern ONE = Pattern.compile(TICK);
+    /** "9   The speaker …": its number, and what it counts. */
+    private static final Pattern NUMBERED = Pattern.compile("([(]?(\\d{1,3})[.):]?)\\s+\\S.*");
+
     private static final Pattern PHRASE = Pattern.compile("\\S+(?:[^\\S\\t]\\S+)*");
 
     private static final int LONGEST_HEAD = 24;
@@ -104,40 +107,64 @@ final class TickedColumns {
         return heads.stream().allMatch(head -> head[1] - head[0] <= LONGEST_HEAD) ? heads : List.of();
     }
 
+    /** Whether the rows count on from one to the next, so that their numbers are a column of their own. */
+    private boolean areNumbered(int head, int rows) {
+        int last = 0;
+        for (int row = 1; row <= rows; row++) {
+            Matcher number = NUMBERED.matcher(source.lines().get(head + row).text());
+            if (!number.matches() || last > 0 && Integer.parseInt(number.group(2)) != last + 1) {
+                return false;
+            }
+            last = Integer.parseInt(number.group(2));
+        }
+        return true;
+    }
+
     private void table(int head, int rows) {
         table++;
+        int before = areNumbered(head, rows) ? 2 : 1;
         int columns = ticks(source.lines().get(head + 1));
         Line line = source.lines().get(head);
         List<int[]> heads = heads(line, columns);
         places[head] = lines.size() + 1;
         if (!line.text().substring(0, heads.get(0)[0]).isBlank()) {
-            add(line, 0, heads.get(0)[0], cell(0, 0, columns));
+            add(line, 0, heads.get(0)[0], cell(0, before - 1, before + columns));
         }
         for (int i = 0; i < columns; i++) {
-            add(line, heads.get(i)[0], heads.get(i)[1], cell(0, i + 1, columns));
+            add(line, heads.get(i)[0], heads.get(i)[1], cell(0, before + i, before + columns));
         }
         for (int row = 1; row <= rows; row++) {
-            row(head + row, row, columns);
+            row(head + row, row, before, columns);
         }
     }
 
-    private void row(int place, int row, int columns) {
+    /** @param before how many columns stand left of those to tick: the statements', and perhaps their numbers' */
+    private void row(int place, int row, int before, int columns) {
         Line line = source.lines().get(place);
         Matcher matcher = ROW.matcher(line.text());
         if (!matcher.matches()) {
             throw new IllegalStateException("line " + line.number() + " has lost its ticks");
         }
         places[place] = lines.size() + 1;
-        add(line, 0, matcher.end(1), cell(row, 0, columns));
+        Matcher number = NUMBERED.matcher(line.text());
+        int statement = before > 1 && number.matches() ? number.end(1) : 0;
+        if (statement > 0) {
+            add(line, 0, statement, cell(row, 0, before + columns));
+        }
+        int from = statement
+                + line.text()
+                        .substring(statement)
+                        .indexOf(line.text().substring(statement).strip());
+        add(line, from, matcher.end(1), cell(row, before - 1, before + columns));
         Matcher tick =
                 ONE.matcher(line.text()).region(matcher.start(2), line.text().length());
-        for (int column = 1; tick.find(); column++) {
-            add(line, tick.start(), tick.end(), cell(row, column, columns));
+        for (int column = before; tick.find(); column++) {
+            add(line, tick.start(), tick.end(), cell(row, column, before + columns));
         }
     }
 
     private Optional<Cell> cell(int row, int column, int columns) {
-        return Optional.of(new Cell(table, row, column, columns + 1));
+        return Optional.of(new Cell(table, row, column, columns));
     }
 
     private void add(Line line, int from, int to, Optional<Cell> cell) {

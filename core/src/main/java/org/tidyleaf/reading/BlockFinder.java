@@ -163,19 +163,24 @@ final class BlockFinder {
                 && BANK.matcher(cues.text()).find()) {
             int below = lead + 1 < all.size() && all.get(lead + 1).is(Trait.POINTS_ONLY) ? lead + 2 : lead + 1;
             gaps.bank(below, tableBelow(below));
-        } else if (HabitFinder.asksForOrder(cues) && isListInStrokes(lead + 1)) {
+        } else if (HabitFinder.asksForOrder(cues)
+                && (cues.is(Trait.ENDS_SENTENCE)
+                        || cues.is(Trait.COLON)
+                        || cues.text().indexOf(':') < 0)
+                && isListInLine(lead + 1)) {
             found.put(lead + 1, Blocks.Kind.GAPPED);
         } else if (HabitFinder.asksForOrder(cues) || lead > 0 && isOrderedAbove(lead)) {
             steps(lead + 1);
         }
     }
 
-    /** "metre / millimetre / inch" alone below what asks for their order. */
-    private boolean isListInStrokes(int piece) {
+    /** "metre / millimetre / inch" or "4 kg, 450 g, 0.5 kg" alone below what asks for their order. */
+    private boolean isListInLine(int piece) {
         return piece < all.size()
                 && all.get(piece).labels().isEmpty()
-                && all.get(piece).text().split("\\s/\\s").length > 2
-                && (piece + 1 == all.size() || all.get(piece + 1).text().indexOf(" / ") < 0);
+                && ListedOrder.isList(all.get(piece).text())
+                && (piece + 1 == all.size()
+                        || !ListedOrder.isList(all.get(piece + 1).text()));
     }
 
     /** "Number the steps. (4 points)" above "6. Preparing a hive:". */

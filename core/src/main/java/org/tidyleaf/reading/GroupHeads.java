@@ -21,6 +21,7 @@ final class GroupHeads {
 
     static void mark(List<Cues> all) {
         Set<Integer> found = new HashSet<>();
+        boolean apart = false;
         int first = 0;
         while (first < all.size() && !all.get(first).has(Label.Kind.NUMBER)) {
             first++;
@@ -30,6 +31,7 @@ final class GroupHeads {
                 found.add(i);
             } else if (isComplete(all, i - 1) && mayHead(all, i) && standsAlone(all.get(i), all.get(i + 1))) {
                 all.get(i).traits().add(Trait.GROUP_HEAD);
+                apart = true;
             }
         }
         // Above the first number it is said of all questions, unless others say the same of theirs.
@@ -39,6 +41,10 @@ final class GroupHeads {
                 && first < all.size()
                 && isHead(all, above)
                 && isSaidAlike(all, above, found)) {
+            found.add(above);
+        }
+        boolean told = apart && above > 0 && first < all.size() && mayHead(all, above) && tellsOfOne(all, above, first);
+        if (told) {
             found.add(above);
         }
         found.forEach(i -> all.get(i).traits().add(Trait.GROUP_HEAD));
@@ -62,6 +68,11 @@ final class GroupHeads {
                 && cues.text().length() < LONGEST
                 && !cues.is(Trait.GAP)
                 && all.get(place + 1).has(Label.Kind.NUMBER);
+    }
+
+    /** "Tick ONE box only." above the first number: how the next ones are answered, where others tell the same of theirs. */
+    private static boolean tellsOfOne(List<Cues> all, int above, int first) {
+        return standsAlone(all.get(above), all.get(first)) && !all.get(above).is(Trait.RULES);
     }
 
     /** "Circle the larger one." as a paragraph of its own, with room above and below. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
 
@@ -27,6 +28,11 @@ final class JudgedColumns {
     private static final Pattern PAIR_IN_CELL =
             Pattern.compile("[^\\p{L}]*(\\p{L}[\\p{L} ]*?)[^\\p{L}]+(\\p{L}[\\p{L} ]*)[^\\p{L}]*");
 
+    /** "A for YES or under B for NO", "A = true, B = false". */
+    private static final Pattern EXPLAINED = Pattern.compile(
+            "\\b(?<first>[A-Z])\\b[^\\p{L}]*(?:\\p{Ll}{1,5}[^\\p{L}]+){0,3}(?<affirmed>\\p{L}{2,})"
+                    + "\\b.{1,40}?\\b(?<second>[A-Z])\\b[^\\p{L}]*(?:\\p{Ll}{1,5}[^\\p{L}]+){0,3}(?<denied>\\p{L}{2,})");
+
     private static final int FEWEST_WORDS = 3;
     private static final int FEWEST_ROWS = 2;
 
@@ -45,6 +51,9 @@ final class JudgedColumns {
     private List<Integer> ticked = List.of();
 
     private List<String> words = List.of();
+
+    /** What the lines above the table say. */
+    private String told = "";
 
     /** Rows that print both words by themselves. */
     private int paired;
@@ -78,6 +87,9 @@ final class JudgedColumns {
             first--;
         }
         Map<Integer, Map<Integer, Integer>> statements = new TreeMap<>(rows);
+        judged.told = all.subList(Math.max(0, first - FARTHEST_LEAD), first).stream()
+                .map(Cues::text)
+                .collect(Collectors.joining(" "));
         if (known.isEmpty() && judged.areHeads(rows.values().iterator().next())) {
             statements.remove(rows.keySet().iterator().next());
         }
@@ -125,7 +137,8 @@ final class JudgedColumns {
         List<Map.Entry<Integer, Integer>> cells = new ArrayList<>(new TreeMap<>(row).entrySet());
         for (int i = 0; i + 1 < cells.size(); i++) {
             int next = cells.get(i + 1).getValue();
-            Optional<List<String>> pair = pair(text(cells.get(i).getValue()), text(next));
+            String head = text(cells.get(i).getValue());
+            Optional<List<String>> pair = pair(head, text(next)).or(() -> explained(head, text(next)));
             if (pair.isPresent()) {
                 words = pair.get();
                 ticked = List.of(cells.get(i).getKey(), cells.get(i + 1).getKey());
@@ -152,6 +165,20 @@ final class JudgedColumns {
         boolean letters =
                 first.length() == 1 && second.length() == 1 && PrintedPairs.endsWithPair("x " + first + " / " + second);
         return letters ? Optional.of(List.of("True", "False")) : pair.filter(both -> words);
+    }
+
+    /** What the lines above say that two letters stand for: "under A for YES or under B for NO". */
+    private Optional<List<String>> explained(String first, String second) {
+        Matcher meanings = EXPLAINED.matcher(told);
+        boolean found = first.length() == 1
+                && second.length() == 1
+                && meanings.find()
+                && meanings.group("first").equals(first)
+                && meanings.group("second").equals(second);
+        return found
+                ? JudgedBy.in(meanings.group("affirmed") + " / " + meanings.group("denied"))
+                        .filter(pair -> pair.get(0).equalsIgnoreCase(meanings.group("affirmed")))
+                : Optional.empty();
     }
 
     /** The number of the first row, if all count on from there; else 0. */

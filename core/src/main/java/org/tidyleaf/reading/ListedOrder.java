@@ -22,6 +22,16 @@ final class ListedOrder {
     private static final Pattern IN_STROKES = Vocabulary.pattern("(.*\\b" + Vocabulary.ALL.either("order")
             + "\\b[^:./]*[.:])\\s*([^:?./]+(?:\\s+/\\s+[^:?./]+){2,12})[.]?\\s*");
 
+    /** The same where the list has a line of its own: "45 cm     0.4 m     390 mm" or "4 kg, 450 g, 0.5 kg". */
+    private static final Pattern IN_LINE =
+            Vocabulary.pattern("(.*\\b" + Vocabulary.ALL.either("order") + "\\b[^:/]*[.:])\\s*\\n\\s*([^\\n]+)");
+
+    /** What parts a line into what is to be put in order. */
+    private static final Pattern APART =
+            Pattern.compile("\\s*\\t\\s*|\\s{3,}|;\\s+|,\\s+|\\s+/\\s+|\\s+[<>\u2013]\\s+");
+
+    private static final int LONGEST_ITEM = 30;
+
     private static final String BETWEEN = "\\s*[;,>\u2192<]\\s*|\\s+/\\s+|\\s+[\u2013-]\\s+";
 
     private static final Pattern ASKED = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
@@ -34,20 +44,39 @@ final class ListedOrder {
 
     private ListedOrder() {}
 
+    /** Whether a line is nothing but short things to be put in order. */
+    static boolean isList(String line) {
+        List<String> items = items(line);
+        return items.size() >= FEWEST
+                && items.stream()
+                        .allMatch(item -> !item.isBlank()
+                                && item.length() <= LONGEST_ITEM
+                                && !item.contains("__")
+                                && !item.matches(".*[?!:].*|.*\\p{L}{2}[.]\\s.*"));
+    }
+
+    private static List<String> items(String line) {
+        return Arrays.stream(APART.split(line.strip().replaceFirst("(?<=\\p{L}{3})[.]$", "")))
+                .map(String::strip)
+                .toList();
+    }
+
     /** The order asked for; empty where the sentence lists nothing, or its key is no order of what it lists. */
     static Optional<Order> find(Particulars particulars, GatheredKey key) {
         String asked = particulars.stem().typed();
         Matcher strokes = IN_STROKES.matcher(asked);
-        Matcher listed = strokes.matches() ? strokes : LISTED.matcher(asked);
+        Matcher inLine = IN_LINE.matcher(asked);
+        boolean ownLine = inLine.matches() && isList(inLine.group(2));
+        Matcher listed = ownLine ? inLine : strokes.matches() ? strokes : LISTED.matcher(asked);
         Optional<Order> labelled = labelled(particulars, key);
         if (labelled.isPresent()) {
             return labelled;
         }
-        boolean lists = asked.indexOf(':') >= 0 || asked.indexOf('/') >= 0;
+        boolean lists = ownLine || asked.indexOf(':') >= 0 || asked.indexOf('/') >= 0;
         if (!lists || particulars.stem().gapCount() > 0 || !listed.matches()) {
             return Optional.empty();
         }
-        List<String> items = split(listed.group(2));
+        List<String> items = ownLine ? items(listed.group(2)) : split(listed.group(2));
         List<String> said = key.text().map(ListedOrder::split).orElse(List.of());
         List<Integer> order = said.stream().map(word -> placeOf(word, items)).toList();
         boolean whole = order.size() == items.size() && new HashSet<>(order).size() == items.size();

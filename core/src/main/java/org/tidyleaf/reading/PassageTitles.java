@@ -1,6 +1,8 @@
 package org.tidyleaf.reading;
 
 import java.util.List;
+import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 
@@ -30,6 +32,9 @@ final class PassageTitles {
             }
         }
         for (int i = 0; i + 2 < all.size(); i++) {
+            if (i > 0 && all.get(i).is(Trait.RANGE)) {
+                unheadNotes(all, i);
+            }
             if (!all.get(i).is(Trait.RANGE) || !all.get(i).is(Trait.PASSAGE_WORD)) {
                 continue;
             }
@@ -43,6 +48,26 @@ final class PassageTitles {
                     && isRunning(all.get(end + 2))) {
                 all.get(end + 1).traits().add(Trait.PASSAGE_HEAD);
             }
+        }
+    }
+
+    /**
+     * "Part 2", "For questions 4–8, complete the notes.", "WORKSHOP VISIT" and the first of these questions: the capitals are the
+     * title of what is to be completed and head no part.
+     */
+    private static void unheadNotes(List<Cues> all, int lead) {
+        Matcher range = TraitFinder.RANGE.matcher(all.get(lead).text());
+        Cues title = all.get(lead + 1);
+        boolean titled = all.get(lead - 1).is(Trait.SECTION_WORD)
+                && (isTitle(title)
+                        || title.is(Trait.CAPITALS) && title.labels().isEmpty() && !title.is(Trait.SECTION_WORD))
+                && range.matches()
+                && all.get(lead + 2)
+                        .number()
+                        .filter(number -> number.printed().equals(range.group(1)))
+                        .isPresent();
+        if (titled) {
+            title.traits().removeAll(Set.of(Trait.CAPITALS, Trait.HEADING, Trait.BOLD, Trait.CENTERED));
         }
     }
 

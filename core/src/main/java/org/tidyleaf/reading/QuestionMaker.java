@@ -29,6 +29,11 @@ final class QuestionMaker {
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("topic") + "\\s*[:=]\\s*(.+?)\\W*");
 
     private static final Pattern SEVERAL = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several") + "\\b");
+
+    /** "Tick all that apply." above several questions. */
+    private static final Pattern SEVERAL_EACH =
+            Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several_each") + "\\b");
+
     /** "Tick (\u2713) all that apply." */
     private static final Pattern SIGN_IN_BRACKETS = Pattern.compile("\\s*[(\\[][\u2713\u2714\u221axX][)\\]]");
 
@@ -211,7 +216,8 @@ final class QuestionMaker {
         boolean several = key.chosen().size() > 1
                 || key.chosen().isEmpty()
                         && !CombinedOptions.are(options)
-                        && asksForSeveral(particulars.stem().plain());
+                        && (asksForSeveral(particulars.stem().plain())
+                                || SEVERAL_EACH.matcher(judging.says(draft)).find());
         return several
                 ? new MultipleChoice(particulars, options, key.chosen())
                 : new SingleChoice(particulars, options, key.chosen());

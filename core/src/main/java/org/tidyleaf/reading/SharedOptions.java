@@ -28,6 +28,9 @@ final class SharedOptions {
 
     private static final int MOST_TOLD = 3;
 
+    /** Stands for the last number where none is named. */
+    private static final int OPEN = Integer.MAX_VALUE;
+
     private SharedOptions() {}
 
     /**
@@ -50,8 +53,9 @@ final class SharedOptions {
             // "For each case below choose one cause." may stand between.
             below += told(all, below);
             int last = below < all.size() ? announced(all, i, number(all.get(below))) : 0;
-            List<Integer> statements = last > 0 ? statements(all, below, last) : List.of();
-            if (statements.size() >= FEWEST_ASKED) {
+            boolean open = last == 0 && isForEach(all, i);
+            List<Integer> statements = last > 0 || open ? statements(all, below, open ? OPEN : last) : List.of();
+            if (statements.size() >= (open ? FEWEST : FEWEST_ASKED)) {
                 offered.addAll(list);
                 asked.addAll(statements);
             }
@@ -117,12 +121,31 @@ final class SharedOptions {
                 statements.put(number, i);
                 more = 0;
             } else if (!statements.isEmpty() && entry(cues).isPresent() && statements.lastKey() < last) {
-                return List.of();
+                if (last < OPEN) {
+                    return List.of();
+                }
+                // The first question with options of its own; those above it have none.
+                statements.pollLastEntry();
+                break;
             } else if (!room && (statements.isEmpty() || !goesOn(cues) || ++more > MOST_TOLD)) {
                 break;
             }
         }
         return List.copyOf(statements.values());
+    }
+
+    /** "Each question has an assertion and a reason. Choose the right code." above the list, and no number between. */
+    private static boolean isForEach(List<Cues> all, int list) {
+        for (int i = list - 1; i >= 0 && i >= list - MOST_TOLD; i--) {
+            Cues cues = all.get(i);
+            if (number(cues) > 0 || cues.is(Trait.GAP) || Vocabulary.ALL.mentions(cues.words(), "match")) {
+                return false;
+            }
+            if (cues.is(Trait.INSTRUCTION_WORD) && Vocabulary.ALL.mentions(cues.words(), "each")) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "5. Assertion: …" and below it "Reason: …". */

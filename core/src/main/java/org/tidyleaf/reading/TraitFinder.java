@@ -80,7 +80,8 @@ final class TraitFinder {
                     + WORDS.either("numbers") + "|[A-Z]|\\d{1,2}|[IVX]{1,5})(?:\\s*[:.)\u2013-]|\\s|$).*");
 
     private static final Pattern INSTRUCTION =
-            Vocabulary.pattern("(?:.{0,60}[.!:(]\\s*)?" + WORDS.either("instruction") + "\\b.*");
+            Vocabulary.pattern("(?:.{0,60}[.!:(]\\s*)?(?:[^.!?,]{0,30}\\d{1,3}\\D{1,5}\\d{1,3},?\\s*)?"
+                    + WORDS.either("instruction") + "\\b.*");
 
     private static final Pattern PASSAGE = Vocabulary.pattern("\\b" + WORDS.either("passage") + "\\b");
 

@@ -19,8 +19,10 @@ final class WideOptions {
     private static final Pattern ORDER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
 
     private static final Pattern LABELLED =
-            Pattern.compile("[(\\[]?(?:[A-Za-z]|\\d{1,3})[.):\\]]?\\s.*|[*\u2022\u00b7\u2013-]\\s.*|\\*?[\u2022"
-                    + LabelFinder.BOXES + "].*");
+            // "45 cm   0.4 m" has no labels, "1 wax   2 honey" has.
+            Pattern.compile(
+                    "[(\\[]?(?:[A-Za-z]|\\d{1,3}(?=[.):\\]]))[.):\\]]?\\s.*|1\\s.*\\s2\\s.*|[*\u2022\u00b7\u2013-]\\s.*|\\*?[\u2022"
+                            + LabelFinder.BOXES + "].*");
 
     private final Set<Integer> lines = new HashSet<>();
 
