@@ -19,6 +19,9 @@ final class DraftSections {
     private static final Pattern LABEL = Vocabulary.pattern("\\s*(?:" + Vocabulary.ALL.either("section")
             + "\\s+)?[(\\[]?(?:[A-Z]|\\d{1,2}|[IVX]{1,5})\\s*(?:[.:)\\]\u2013-]+\\s*|$)");
 
+    /** "(2 points each; a wrong answer takes one away)": what a bracket says beside the points. */
+    private static final Pattern MORE_IN_BRACKET = Pattern.compile(";|,\\s");
+
     private static final Pattern STRETCHED = Pattern.compile("\\S+(?: {2,}\\S+){3,20}");
 
     private final Habits habits;
@@ -82,14 +85,17 @@ final class DraftSections {
     /** The points of each question are no part of the title. */
     private static String without(String text, PointsFinder.Found found) {
         String before = text.substring(0, found.from());
-        String behind = text.substring(found.to());
+        Matcher more = MORE_IN_BRACKET.matcher(text).region(found.from(), found.to());
+        String behind = text.substring(found.brackets(text) && more.find() ? more.start() : found.to());
         // "(6 pts : 2 pts each, none for wrong ones)" says more than that and stays.
         if (before.lastIndexOf('(') > before.lastIndexOf(')')
                 && !behind.stripLeading().startsWith(")")) {
             return text;
         }
         boolean open = before.indexOf('(') < 0 && found.brackets(text);
-        String rest = open && behind.startsWith(",") ? "(" + behind.substring(1).stripLeading() : behind;
+        String rest = open && (behind.startsWith(",") || behind.startsWith(";"))
+                ? "(" + behind.substring(1).stripLeading()
+                : behind;
         String kept = rest.isBlank() ? DASH_AT_END.matcher(before).replaceFirst("") : before;
         if (rest.matches("[.,:;]\\s*") && kept.stripTrailing().matches("(?s).*[.:!?]")) {
             // "Section one. Each question carries 2 marks.": the stop was that of the points.

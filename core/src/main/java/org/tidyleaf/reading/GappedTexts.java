@@ -121,7 +121,9 @@ final class GappedTexts {
                 && !cues.is(Trait.OFF_BODY)
                 && !cues.is(Trait.HEADING)
                 && !cues.is(Trait.FILL_IN)
-                && cues.words().size() >= FEWEST_WORDS;
+                && cues.words().size() >= FEWEST_WORDS
+                // "1 ____   2 ____   3 ____" is room for letters.
+                && cues.text().chars().anyMatch(Character::isLetter);
     }
 
     private static boolean hasChoices(Cues cues) {

@@ -257,6 +257,7 @@ final class OpenMaker {
                         || lastUnit(draft).filter(UnitSymbols::isSymbol).isPresent());
         boolean explains = EXPLAIN.matcher(stem).matches()
                 || EXPLAIN.matcher(judging.says(draft).strip()).matches()
+                || QuestionEvidence.wantsSentences(judging.says(draft))
                 || draft.writingLines() > 1
                 || !draft.models.isEmpty();
         if (said.isEmpty() && !explains && asksNumber) {

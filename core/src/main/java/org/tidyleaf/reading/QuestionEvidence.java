@@ -42,6 +42,11 @@ final class QuestionEvidence {
         return evidence;
     }
 
+    /** Whether what is said above questions tells that they are answered in sentences. */
+    static boolean wantsSentences(String said) {
+        return IN_SENTENCES.matcher(said).find();
+    }
+
     /** Nobody gives so many points for a word. */
     private static boolean isWorthAText(ExtendedText open) {
         return open.particulars()
@@ -63,7 +68,7 @@ final class QuestionEvidence {
                 && !draft.roomBeside
                 && !OpenMaker.asksToExplain(open.particulars().stem().plain())
                 && !isWorthAText(open)
-                && !IN_SENTENCES.matcher(said).find()
+                && !wantsSentences(said)
                 && !leftOpen;
         double doubt = key.conflict().isPresent() ? Math.max(draft.doubt, 0.5) : draft.doubt;
         return Math.round(Math.max(doubt, guessed ? GUESSED_TYPE : 0) * 1000) / 1000.0;

@@ -268,7 +268,8 @@ final class StemTrimmer {
             return new Segment(
                     segment.line(), segment.from(), segment.from() + sum.get().from());
         }
-        Optional<PointsFinder.Found> product = PointsFinder.product(text);
+        Optional<PointsFinder.Found> product = PointsFinder.product(text)
+                .or(() -> PointsFinder.factorsAtEnd(text).filter(factors -> factors.from() > 0));
         if (product.isPresent()) {
             draft.points = Optional.of(product.get().points());
             draft.pointsPerPair = false;

@@ -18,6 +18,7 @@ final class TextsToRead {
     private static final int LONGEST_LEAD = 160;
     private static final int MOST_WRAPPED = 2;
     private static final int MOST_FEET = 3;
+    private static final int MOST_DIRECTIONS = 2;
 
     /** "(Adapted from …)", "* skep: a hive of straw", "(96 words)". */
     private static final Pattern FOOT =
@@ -187,7 +188,7 @@ final class TextsToRead {
         while (end < all.size() && end < body + MOST_FEET && isFoot(end)) {
             end++;
         }
-        boolean passage = body > first && ends(body - 1) && isAskedBelow(end, first);
+        boolean passage = body > first && ends(body - 1) && isAskedBelow(behindDirections(end), first);
         if (!passage) {
             return lead;
         }
@@ -260,6 +261,23 @@ final class TextsToRead {
                 && !cues.is(Trait.POINTS_EACH)
                 && !cues.has(Label.Kind.NUMBER)
                 && FOOT.matcher(cues.text()).matches();
+    }
+
+    /** Behind "Answer in complete sentences.", which may stand between a text and what is asked of it. */
+    private int behindDirections(int from) {
+        int piece = from;
+        while (piece + 1 < all.size() && piece < from + MOST_DIRECTIONS && directs(all.get(piece))) {
+            piece++;
+        }
+        return piece;
+    }
+
+    private static boolean directs(Cues cues) {
+        return isOrdinary(cues)
+                && cues.labels().isEmpty()
+                && cues.is(Trait.SHORT)
+                && cues.is(Trait.INSTRUCTION_WORD)
+                && (cues.is(Trait.ENDS_SENTENCE) || cues.is(Trait.COLON));
     }
 
     /** A number right below, and none that goes on with numbers of the paragraphs. */

@@ -94,12 +94,17 @@ final class Vocabulary {
 
     /** For each language the capital letters that stand for its words to judge by, "V" and "F", the affirming one first. */
     List<String[]> judgingLetters() {
+        return letters("true", "false");
+    }
+
+    /** For each language that has both kinds the capital letters of theirs. */
+    List<String[]> letters(String first, String second) {
         List<String[]> letters = new ArrayList<>();
         for (Properties language : byLanguage) {
-            Optional<String> right = letter(language, "true");
-            Optional<String> wrong = letter(language, "false");
-            if (right.isPresent() && wrong.isPresent()) {
-                letters.add(new String[] {right.get(), wrong.get()});
+            Optional<String> one = letter(language, first);
+            Optional<String> other = letter(language, second);
+            if (one.isPresent() && other.isPresent()) {
+                letters.add(new String[] {one.get(), other.get()});
             }
         }
         return letters;
