@@ -56,7 +56,8 @@ final class PipeTables {
     }
 
     private static List<String> cells(String line) {
-        String bare = line.strip().replaceAll("^[|]|[|]$", "");
+        // Without a bar before the first cell one behind the last parts it from an empty cell.
+        String bare = line.strip().replaceAll("^[|](.*?)[|]?$", "$1");
         if (!bare.contains("|")) {
             return List.of();
         }

@@ -52,6 +52,12 @@ final class BlockFinder {
         SharedOptions.Found shared = SharedOptions.find(all);
         shared.asked().forEach(finder.found::remove);
         shared.offered().forEach(piece -> finder.found.put(piece, Blocks.Kind.OFFERED));
+        for (int listed : OfferedSequences.find(all)) {
+            finder.found.put(listed, Blocks.Kind.LISTED);
+            if (finder.found.get(listed - 1) == Blocks.Kind.NEW_LEAD) {
+                finder.found.remove(listed - 1);
+            }
+        }
         LoneQuestions.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.NEW_LEAD));
         GradeScales.find(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.SCALE));
         finder.found.putAll(AnswerGrids.find(all));

@@ -26,6 +26,7 @@ final class GradeScales {
     private static final int FEWEST_LEVELS = 3;
     private static final int FEWEST_VALUES = 4;
     private static final int MOST_HEADS = 4;
+    private static final int LONGEST_NAME = 3;
 
     private GradeScales() {}
 
@@ -40,10 +41,24 @@ final class GradeScales {
             }
         }
         Set<Integer> found = new HashSet<>();
-        tables.values().stream()
-                .filter(table -> isOne(all, table) || isRubric(all, table) || isLevels(all, table))
-                .forEach(found::addAll);
+        for (List<Integer> table : tables.values()) {
+            if (isOne(all, table) || isRubric(all, table) || isLevels(all, table)) {
+                found.addAll(table);
+                int above = table.get(0) - 1;
+                if (above >= 0 && isNameOfRubric(all.get(above))) {
+                    found.add(above);
+                }
+            }
+        }
         return found;
+    }
+
+    /** "Rubric", "Marking criteria:" and nothing else. */
+    private static boolean isNameOfRubric(Cues cues) {
+        return cues.labels().isEmpty()
+                && cues.line().layout().cell().isEmpty()
+                && cues.words().size() <= LONGEST_NAME
+                && Vocabulary.ALL.mentions(cues.words(), "rubric");
     }
 
     private static boolean isOne(List<Cues> all, List<Integer> table) {
@@ -98,8 +113,17 @@ final class GradeScales {
                 .filter(cues -> cues.line().layout().cell().orElseThrow().row() == 0)
                 .map(Cues::text)
                 .toList();
-        return heads.size() >= FEWEST_LEVELS
+        boolean worth = heads.size() == 2
                 && Vocabulary.ALL.mentions(Words.of(heads.get(0)), "criterion")
-                && heads.stream().skip(1).allMatch(head -> LEVEL.matcher(head).find());
+                && Vocabulary.ALL.mentions(Words.of(heads.get(1)), "points")
+                && column(all, table, 1).stream()
+                        .skip(1)
+                        .allMatch(cues -> VALUE.matcher(cues.text()).matches());
+        return worth
+                || heads.size() >= FEWEST_LEVELS
+                        && Vocabulary.ALL.mentions(Words.of(heads.get(0)), "criterion")
+                        && heads.stream()
+                                .skip(1)
+                                .allMatch(head -> LEVEL.matcher(head).find());
     }
 }

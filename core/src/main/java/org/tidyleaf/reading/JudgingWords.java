@@ -60,6 +60,11 @@ final class JudgingWords {
         return section.title() + " " + section.instructions().plain();
     }
 
+    /** What all parts of its question share; empty where it is none. */
+    String lead(Draft draft) {
+        return prose.text(draft.lead).plain();
+    }
+
     /** The two words by which the section, or the lead of its parts, says that statements are judged. */
     Optional<List<String>> judgedBy(Draft draft) {
         String stem = prose.text(draft.stem).plain();
@@ -68,7 +73,7 @@ final class JudgingWords {
         }
         Matcher asked = ASKED_TO_JUDGE.matcher(stem);
         return JudgedBy.in(says(draft))
-                .or(() -> JudgedBy.in(prose.text(draft.lead).plain()))
+                .or(() -> JudgedBy.in(lead(draft)))
                 .or(() -> asked.lookingAt() ? JudgedBy.in(asked.group(1)) : Optional.empty());
     }
 

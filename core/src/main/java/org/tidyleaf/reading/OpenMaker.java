@@ -252,6 +252,8 @@ final class OpenMaker {
                 && (CONVERT.matcher(stem).matches()
                         || NUMBER_ASKED.matcher(stem).matches()
                                 && !WORDS_TO_ORDER.matcher(stem).matches()
+                        || Reckoning.makesNumber(stem)
+                                && (Reckoning.isLead(judging.lead(draft)) || Reckoning.isHead(judging.says(draft)))
                         || FIGURE.matcher(stem).matches()
                                 && QUANTITY_ASKED.matcher(stem).matches()
                         || lastUnit(draft).filter(UnitSymbols::isSymbol).isPresent());

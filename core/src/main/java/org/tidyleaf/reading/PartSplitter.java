@@ -152,6 +152,9 @@ final class PartSplitter {
         if (!lettered || !draft.ranks.isEmpty()) {
             return false;
         }
+        if (draft.options.stream().allMatch(option -> OfferedSequences.isOne(text(option)))) {
+            return false;
+        }
         boolean onlyBlanks = draft.options.stream().anyMatch(option -> isBlank(text(option)));
         if (onlyBlanks) {
             return false;
@@ -177,6 +180,8 @@ final class PartSplitter {
         boolean worked = draft.options.stream()
                 .allMatch(option -> option.segments.stream()
                         .anyMatch(part -> SetApartAnswers.endsEquation(source.line(part.line()), part)));
+        boolean reckoned = Reckoning.isLead(text(draft.stem))
+                && draft.options.stream().allMatch(option -> Reckoning.isSum(text(option)));
         boolean notes = NOTES.matcher(text(draft.stem)).find();
         if (areJudged(draft)) {
             return true;
@@ -191,6 +196,7 @@ final class PartSplitter {
                 || errors
                 || room
                 || worked
+                || reckoned
                 || eachAsksInItsWay(draft);
     }
 

@@ -117,7 +117,7 @@ final class PartsMaker {
     private boolean areSequences(Draft draft) {
         return draft.options.stream()
                 .map(option -> prose.text(option.segments).plain().strip())
-                .allMatch(text -> SEQUENCE.matcher(text).matches());
+                .allMatch(text -> SEQUENCE.matcher(text).matches() || OfferedSequences.isOne(text));
     }
 
     /** The place of a label, whatever its case; -1 where there is none. */
