@@ -112,7 +112,8 @@ final class ColumnFinder {
             return;
         }
         for (Map.Entry<Integer, Map<Integer, Integer>> row : rows.entrySet()) {
-            Map<Integer, Columns.Use> heads = new HashMap<>(ColumnHeads.find(all, row.getValue()));
+            Map<Integer, Columns.Use> heads = new HashMap<>(TextColumns.told(
+                    all, row.getValue(), below(rows, row.getKey()), ColumnHeads.find(all, row.getValue())));
             if (has(heads, Columns.Kind.QUESTION)) {
                 Map<Integer, Map<Integer, Integer>> below = below(rows, row.getKey());
                 Map<Integer, Columns.Use> questionRows = QuestionRows.find(all, below, heads);

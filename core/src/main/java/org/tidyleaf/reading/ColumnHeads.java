@@ -108,7 +108,8 @@ final class ColumnHeads {
         if (WORDS.has("options", word) || WRONG.matcher(head).matches()) {
             return use(Columns.Kind.OPTION, "");
         }
-        if (WORDS.has("points", word) || WORDS.has("column_points", word)) {
+        String points = word.replaceAll("[.](?=\\s)", "");
+        if (WORDS.has("points", points) || WORDS.has("column_points", points)) {
             return use(Columns.Kind.POINTS, "");
         }
         if (WORDS.has("hint", word)) {

@@ -129,7 +129,7 @@ final class CueFinder {
         OptionRemarks.mark(all);
         ArrowRemarks.mark(all);
         RemarksBelow.mark(all);
-        BoldAnswers.mark(all);
+        LinesSetApart.mark(all);
         QuotedAnswers.mark(all);
         AnswersBeside.mark(all);
         BracketedKeys.mark(all);

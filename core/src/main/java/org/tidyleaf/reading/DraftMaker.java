@@ -103,7 +103,7 @@ final class DraftMaker {
                 whole.get(i).stimulus = stimuli.size() - 1;
             }
         }
-        title = title.isEmpty() ? PaperTitle.besideOthers(roles) : title;
+        title = title.isEmpty() ? PaperTitle.elsewhere(roles) : title;
         return new Drafts(title, sections.all(), stimuli, whole, owners, splitter.roles());
     }
 

@@ -28,8 +28,9 @@ record Habits(
         boolean barePoints,
         boolean marginKey) {
 
+    /** Whether it numbers its questions; "Bonus:" alone, before one of them, is no number. */
     boolean numbersStems() {
-        return !stemShapes.isEmpty();
+        return stemShapes.keySet().stream().anyMatch(shape -> !shape.equals(LabelFinder.BONUS_SHAPE));
     }
 
     boolean lettersOptions() {

@@ -33,6 +33,10 @@ final class NumberParser {
     private static final Pattern BRACKETS_BEFORE_UNIT =
             Pattern.compile("^\\s*\\(([^()]{3,30}\u00b1[^()]{1,12})\\)\\s*(\\S{1,10})\\s*$");
 
+    /** "31.5 − 17 = 14.5 kg": how the number comes about stands before it. */
+    private static final Pattern WORKED = Pattern.compile(
+            "[^=]*\\d[^=]*[+\u2212\u2013\u00d7\u00f7*/:\u22c5-]\\s*[^=]*\\d[^=]*=\\s*(?:[^=]*\\d[^=]*=\\s*)?([^=]+)");
+
     private NumberParser() {}
 
     static Optional<NumericEntry.Key> key(String said) {
@@ -42,6 +46,10 @@ final class NumberParser {
         Matcher again = ACCEPTED_AGAIN.matcher(text);
         if (again.matches() && number(again.group(2)).compareTo(number(again.group(3))) == 0) {
             return key(again.group(1));
+        }
+        Matcher worked = WORKED.matcher(text);
+        if (text.indexOf('=') > 0 && worked.matches()) {
+            return key(worked.group(1));
         }
         Matcher between = BETWEEN.matcher(text);
         if (between.matches()) {

@@ -62,20 +62,20 @@ final class PairTables {
         return dots && lefts.size() >= PairBlocks.FEWEST_PAIRS && rights.size() >= lefts.size();
     }
 
-    /** Two columns, and in every row a word beside an empty cell; a row of two names may stand above. */
+    /** Two columns, or twice two, and in every row a word beside an empty cell; a row of names may stand above. */
     static boolean isHalfEmpty(List<Cues> all, List<Integer> table) {
         Set<Integer> rows = new HashSet<>();
         int first = hasNames(all, table) ? 1 : 0;
         for (int piece : table) {
             Cell cell = cell(all, piece);
-            if (cell.column() == 1 && isRule(all.get(piece))) {
+            if (cell.column() % 2 == 1 && isRule(all.get(piece))) {
                 continue;
             }
-            boolean word = cell.columns() == 2
-                    && cell.column() == 0
+            boolean word = (cell.columns() == 2 || cell.columns() == 2 * 2)
+                    && cell.column() % 2 == 0
                     && all.get(piece).is(Cues.Trait.SHORT)
                     && !all.get(piece).has(Label.Kind.BOX);
-            if (cell.row() >= first && (!word || !rows.add(cell.row()))) {
+            if (cell.row() >= first && (!word || !rows.add(cell.row() * cell.columns() + cell.column()))) {
                 return false;
             }
         }
@@ -122,7 +122,7 @@ final class PairTables {
     private static boolean hasNames(List<Cues> all, List<Integer> table) {
         List<Integer> first =
                 table.stream().filter(piece -> cell(all, piece).row() == 0).toList();
-        return first.size() == 2
+        return first.size() == cell(all, table.get(0)).columns()
                 && first.stream()
                         .allMatch(piece -> all.get(piece).is(Cues.Trait.SHORT)
                                 && !isRule(all.get(piece))

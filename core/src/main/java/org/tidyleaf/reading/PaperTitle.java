@@ -21,10 +21,26 @@ final class PaperTitle {
 
     private PaperTitle() {}
 
-    /** Where nothing else is a title: what stands beside the school's name, or beside a field; empty where nothing does. */
-    static String besideOthers(List<Assigned> roles) {
-        String title = besideSchool(roles);
-        return title.isEmpty() ? besideField(roles) : title;
+    /**
+     * Where nothing else is a title: what stands beside the school's name, or beside a field, or heads the passage that a paper
+     * begins with; empty where nothing does.
+     */
+    static String elsewhere(List<Assigned> roles) {
+        return Stream.of(besideSchool(roles), besideField(roles), overPassage(roles))
+                .filter(title -> !title.isEmpty())
+                .findFirst()
+                .orElse("");
+    }
+
+    private static String overPassage(List<Assigned> roles) {
+        return roles.stream()
+                .limit(1)
+                .filter(piece -> piece.step().role() == Role.STIMULUS
+                        && piece.cues().is(Trait.HEADING)
+                        && !piece.cues().is(Trait.PASSAGE_WORD))
+                .map(piece -> in(piece.cues().text()))
+                .findFirst()
+                .orElse("");
     }
 
     /** What stands on one of the first lines before a field to fill in. */

@@ -81,7 +81,9 @@ final class Surroundings {
         this.stemsWithoutNumber.addAll(StemsOverAnswers.find(all, habits));
         this.stemsWithoutNumber.removeAll(bareOptions);
         this.passagesBelow = PassagesBelowNumbers.find(all, habits);
-        int numbered = habits.chained().stream().mapToInt(i -> i).min().orElse(-1);
+        int numbered = habits.numbersStems()
+                ? habits.chained().stream().mapToInt(i -> i).min().orElse(-1)
+                : -1;
         this.firstChained = loneHeads.stream()
                 .mapToInt(i -> i)
                 .filter(i -> i < numbered)
