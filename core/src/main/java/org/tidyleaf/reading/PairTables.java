@@ -79,7 +79,11 @@ final class PairTables {
                 return false;
             }
         }
-        return rows.size() >= PairBlocks.FEWEST_PAIRS;
+        int last =
+                table.stream().mapToInt(piece -> cell(all, piece).row()).max().orElse(0);
+        int halves = cell(all, table.get(0)).columns() / 2;
+        // The last row need not be full.
+        return rows.size() >= PairBlocks.FEWEST_PAIRS && rows.size() > (last - first) * halves;
     }
 
     /** Three columns or more with names above and before, some cells filled, others left to be: a table to go on with. */
