@@ -94,6 +94,7 @@ final class CueFinder {
         AnsweredBullets.mark(all);
         ChoicesInLines.label(all);
         NumberRuns.label(all);
+        NumberedStatements.label(all);
         CountedLines.unlabel(all);
         NumberRanges.label(all);
         NumberedRoom.unlabel(all);

@@ -172,6 +172,7 @@ final class KeyListFinder {
                 }
                 reader.taken.add(i);
                 reader.wrapped(i + 1);
+                goOnBelow(all, i, reader);
                 boolean first =
                         !reader.items.isEmpty() && reader.items.get(0).number().equals("1");
                 boolean named = reader.items.size() >= KeyListReader.SEVERAL;
@@ -189,6 +190,32 @@ final class KeyListFinder {
             }
         }
         return Optional.empty();
+    }
+
+    /** "KEY 1. b  2. c" and below it "3. Removable frames …": further answers on lines of their own, to numbers that stand above. */
+    private static void goOnBelow(List<Cues> all, int key, KeyListReader reader) {
+        for (int i = key + 1; i < all.size() && !reader.items.isEmpty(); i++) {
+            Cues cues = all.get(i);
+            String last = reader.items.get(reader.items.size() - 1).number();
+            Optional<Label> next = cues.number()
+                    .filter(label -> last.matches("\\d{1,3}") && label.ordinal() == Integer.parseInt(last) + 1)
+                    .filter(label -> all.subList(0, key).stream()
+                            .anyMatch(above -> above.number()
+                                    .filter(asked -> asked.printed().equals(label.printed()))
+                                    .isPresent()));
+            if (next.isEmpty()) {
+                return;
+            }
+            int end = i + 1;
+            while (end < all.size() && all.get(end).line() == cues.line()) {
+                end++;
+            }
+            String said = cues.line().text().substring(next.get().end());
+            reader.items.add(new KeyList.Item(
+                    "", next.get().printed(), said.strip(), cues.line().number()));
+            IntStream.range(i, end).forEach(reader.taken::add);
+            i = end - 1;
+        }
     }
 
     /** Where other questions have their answers below them as well, "Answer: 1-b, 2-a" is that of its own question. */

@@ -17,6 +17,16 @@ final class OfferedSequences {
     private static final Pattern SEQUENCE =
             Pattern.compile(PLACE + "(?:\\s*[,;\u2013\u2014-]\\s*" + PLACE + "|\\s+" + PLACE + "){1,9}\\s*\\.?");
 
+    private static final String CODE = "[(]?\\p{L}?\\d{0,2}(?<=[\\p{L}\\d])[)]?";
+
+    /** "P-2, Q-1, R-3": what goes with what. */
+    private static final Pattern CODES = Pattern.compile(CODE + "\\s*[-\u2013\u2192:=]\\s*" + CODE + "(?:\\s*[,;]?\\s+"
+            + CODE + "\\s*[-\u2013\u2192:=]\\s*" + CODE + "){1,9}\\s*\\.?");
+
+    /** "P. Flatness     2. Straight edge", or one side of such a pair. */
+    private static final Pattern LISTED_SIDE =
+            Pattern.compile("\\s*[(\\[]?(\\p{L}|\\d{1,2}|[ivx]{1,4})[.):\\]]\\s+\\S.*");
+
     private static final Pattern BETWEEN = Pattern.compile("\\s*[,;\u2013\u2014-]\\s*|\\s+");
 
     private static final Pattern ROOM = Pattern.compile("\\(\\s*\\)|\\[\\s*]|_{2,}");
@@ -33,8 +43,13 @@ final class OfferedSequences {
     static List<Integer> find(List<Cues> all) {
         List<Integer> found = new ArrayList<>();
         for (int i = 1; i < all.size(); i++) {
-            int places = letter(all.get(i), 1) ? places(all, i) : 0;
-            if (places > 1) {
+            if (!letter(all.get(i), 1)) {
+                continue;
+            }
+            int places = places(all, i);
+            if (areCodes(all, i)) {
+                found.addAll(lists(all, i));
+            } else if (places > 1) {
                 found.addAll(above(all, i, places));
             }
         }
@@ -43,7 +58,8 @@ final class OfferedSequences {
 
     /** Whether an option is nothing but what goes into room after room, "V – F – V", "2-1-3". */
     static boolean isOne(String text) {
-        return SEQUENCE.matcher(text.strip()).matches();
+        return SEQUENCE.matcher(text.strip()).matches()
+                || CODES.matcher(text.strip()).matches();
     }
 
     /** How many places each of the options gives; 0 where they are no sequences, or differ. */
@@ -60,6 +76,41 @@ final class OfferedSequences {
             option++;
         }
         return option - first >= FEWEST_OPTIONS ? places : 0;
+    }
+
+    private static boolean areCodes(List<Cues> all, int first) {
+        int option = first;
+        while (option < all.size()
+                && letter(all.get(option), option - first + 1)
+                && CODES.matcher(told(all.get(option))).matches()) {
+            option++;
+        }
+        return option - first >= FEWEST_OPTIONS;
+    }
+
+    /** The two lists above codes, below the number that asks for them. */
+    private static List<Integer> lists(List<Cues> all, int options) {
+        List<Integer> lines = new ArrayList<>();
+        int sides = 0;
+        for (int at = options - 1; at > 0 && options - at < MOST_LINES; at--) {
+            Cues cues = all.get(at);
+            boolean side = LISTED_SIDE.matcher(cues.text()).matches();
+            boolean asks = cues.number()
+                    .filter(number -> HabitFinder.isWorded(number.shape())
+                            || cues.is(Trait.COLON)
+                            || BlockFinder.asksToMatch(cues))
+                    .isPresent();
+            if (asks && sides >= FEWEST_OPTIONS) {
+                // The number may stand alone, and what it asks above it.
+                return lines;
+            }
+            if (cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING)) {
+                return List.of();
+            }
+            sides += side ? 1 : 0;
+            lines.add(at);
+        }
+        return List.of();
     }
 
     private static List<Integer> above(List<Cues> all, int options, int places) {
@@ -95,7 +146,8 @@ final class OfferedSequences {
 
     private static Optional<Label> label(Cues cues) {
         return cues.labels().stream()
-                .filter(label -> label.kind() == Label.Kind.LETTER)
+                .filter(label ->
+                        label.kind() == Label.Kind.LETTER || label.shape().equals("(9)"))
                 .findFirst();
     }
 

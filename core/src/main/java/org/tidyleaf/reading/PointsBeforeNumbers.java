@@ -10,7 +10,7 @@ import java.util.stream.IntStream;
 import org.tidyleaf.reading.Cues.Trait;
 
 /**
- * "[2] 1. When …", "___/3  2. How …", "2 pts  3. Why …", or "1. (2) When …": what each question is worth stands right beside its
+ * "[2] 1. When …", "___/3  2. How …", "2 pts  3. Why …", "2p 4  Name …", or "1. (2) When …": what each question is worth stands right beside its
  * number, throughout; the number is the one that counts on.
  */
 final class PointsBeforeNumbers {
@@ -20,10 +20,13 @@ final class PointsBeforeNumbers {
 
     private static final Pattern BEFORE = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:_*\\s*/\\s*)?(?<bracketed>" + VALUE
             + ")(?:" + WORD + ")?\\s*[)\\]]|_{1,9}\\s*/\\s*(?<scored>" + VALUE + ")|(?<worded>" + VALUE + ")" + WORD
-            + ")\\s+(?<number>\\d{1,3})(?<sign>[.)])\\s+(?=\\S)");
+            + ")\\s+(?<number>\\d{1,3})(?<sign>[.)]|(?=\\s+(?-i:\\p{Lu}|[\"'\u201c\u2018\u00bf(])))\\s+(?=\\S)");
 
     private static final Pattern BEHIND = Pattern.compile(
             "\\s*(?<number>\\d{1,3})(?<sign>[.)])\\s+[(\\[](?<bracketed>" + VALUE + ")[)\\]]\\s+(?=\\p{Lu})");
+
+    /** "1p 4  Name …": other numbers without a sign are none of theirs. */
+    private static final String UNSIGNED = "p9";
 
     /** Fewer say nothing of a habit. */
     private static final int FEWEST = 3;
@@ -79,7 +82,7 @@ final class PointsBeforeNumbers {
                 Label.Kind.NUMBER,
                 Integer.parseInt(printed),
                 printed,
-                "9" + matcher.group("sign"),
+                matcher.group("sign").isEmpty() ? UNSIGNED : "9" + matcher.group("sign"),
                 from,
                 matcher.end())));
     }

@@ -1,0 +1,92 @@
+package org.tidyleaf.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.tidyleaf.reading.Cues.Trait;
+
+/**
+ * "2. Are these sentences true or false?" over "1) Drones have a sting.", "2) …", and then "3. Name two …": statements that one
+ * question of several counts from 1 are rows to tick in, and no questions of the paper.
+ */
+final class NumberedStatements {
+
+    private static final Pattern NUMBER =
+            Pattern.compile("\\s*[(\\[]?(\\d{1,2})(?:[.):\\]]|(?=\\s+\\p{Lu}))\\s+(?=\\S)");
+
+    private static final int FEWEST = 2;
+    private static final int FEWEST_WORDS = 3;
+
+    private NumberedStatements() {}
+
+    static void label(List<Cues> all) {
+        List<List<Label>> found = new ArrayList<>();
+        List<Integer> places = new ArrayList<>();
+        for (int i = 0; i + FEWEST < all.size(); i++) {
+            List<Label> statements = judges(all.get(i)) ? statements(all, i) : List.of();
+            if (statements.size() >= FEWEST && isOneOfSeveral(all, i, statements.size())) {
+                found.add(statements);
+                places.add(i + 1);
+            }
+        }
+        for (int i = 0; i < found.size(); i++) {
+            for (int place = 0; place < found.get(i).size(); place++) {
+                Exercises.relabel(all, places.get(i) + place, found.get(i).get(place));
+            }
+        }
+    }
+
+    private static boolean judges(Cues cues) {
+        return cues.number()
+                        .filter(number -> !HabitFinder.isWorded(number.shape()))
+                        .isPresent()
+                && cues.line().layout().cell().isEmpty()
+                && JudgedBy.in(cues.text()).isPresent();
+    }
+
+    /** The labels of the lines right below that count from 1, each a statement. */
+    private static List<Label> statements(List<Cues> all, int head) {
+        List<Label> labels = new ArrayList<>();
+        for (int i = head + 1; i < all.size(); i++) {
+            Cues cues = all.get(i);
+            int from = cues.piece().segment().from();
+            Matcher number = NUMBER.matcher(cues.line().text())
+                    .region(from, cues.piece().segment().to());
+            boolean next = cues.piece().first()
+                    && cues.line().layout().cell().isEmpty()
+                    && number.lookingAt()
+                    && Integer.parseInt(number.group(1)) == labels.size() + 1
+                    && cues.words().size() > FEWEST_WORDS
+                    && !cues.is(Trait.QUESTION_MARK)
+                    && !cues.is(Trait.OFF_BODY);
+            if (!next) {
+                break;
+            }
+            labels.add(new Label(Label.Kind.BOX, 0, "[ ]", Label.Kind.BOX.name(), from, number.end()));
+        }
+        return labels;
+    }
+
+    /** Whether the question goes on from one above, or the next number below its statements goes on from it. */
+    private static boolean isOneOfSeveral(List<Cues> all, int head, int statements) {
+        Label own = all.get(head).number().orElseThrow();
+        boolean inner = all.get(head + 1)
+                .number()
+                .filter(label -> label.shape().equals(own.shape()))
+                .isPresent();
+        Optional<Label> below = all.subList(head + statements + 1, all.size()).stream()
+                .flatMap(cues -> cues.number().stream())
+                .findFirst();
+        boolean goesOn = below.filter(next -> next.shape().equals(own.shape()) && next.ordinal() == own.ordinal() + 1)
+                .isPresent();
+        boolean follows = all.subList(0, head).stream()
+                .flatMap(cues -> cues.number().stream())
+                .reduce((first, second) -> second)
+                .filter(last -> last.shape().equals(own.shape()) && last.ordinal() == own.ordinal() - 1)
+                .isPresent();
+        // Numbers of one kind may be those of exercises: then both neighbours have to be numbers of questions.
+        return inner ? goesOn && follows : goesOn && (follows || own.ordinal() == 1) || follows && below.isEmpty();
+    }
+}
