@@ -30,6 +30,11 @@ final class PdfAcross {
 
     private static final Pattern DOT_AT_END = Pattern.compile("[\u2022\u25cf\u25cb\u00b7]$");
 
+    /** Words that stand in a list of words. */
+    private static final int FEW = 3;
+
+    private static final int MOST_WORDS_ROWS = 6;
+
     /** All but one row in so many. */
     private static final int NEARLY = 5;
 
@@ -41,6 +46,7 @@ final class PdfAcross {
                 || isPoints(rows, gutter)
                 || isLetteredAcross(rows, gutter)
                 || isBoxedAcross(rows, gutter)
+                || isListOfWords(rows, gutter)
                 || goesOnAcross(rows, gutter);
     }
 
@@ -98,6 +104,29 @@ final class PdfAcross {
             boxed += BOX.matcher(left).lookingAt() && BOX.matcher(right).lookingAt() ? 1 : 0;
         }
         return boxed > 1 && numbers > 1;
+    }
+
+    /** "the hive     the swarm" over two more such rows, and then text on the left alone: words in two rows beside room. */
+    private static boolean isListOfWords(List<PdfRow> rows, float gutter) {
+        int both = 0;
+        for (PdfRow row : rows) {
+            String left = side(row, gutter, true);
+            String right = side(row, gutter, false);
+            if (right.isEmpty()) {
+                continue;
+            }
+            boolean words = !left.isEmpty() && !isLabelled(left) && !isLabelled(right) && isFew(left) && isFew(right);
+            if (!words) {
+                return false;
+            }
+            both++;
+        }
+        return both > 1 && both < MOST_WORDS_ROWS && rows.size() > both * 2;
+    }
+
+    private static boolean isFew(String text) {
+        return text.split("\\s+").length <= FEW
+                && text.chars().noneMatch(sign -> sign == '.' || sign == '?' || sign == ':');
     }
 
     private static boolean isLabelled(String text) {

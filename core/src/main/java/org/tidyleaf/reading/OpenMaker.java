@@ -171,7 +171,7 @@ final class OpenMaker {
     }
 
     /** "Drones collect nectar. (      )": behind the whole sentence room for what it is judged to be. */
-    private static boolean isRoomBehindSentence(Particulars particulars) {
+    static boolean isRoomBehindSentence(Particulars particulars) {
         List<Inline> parts = particulars.stem().parts();
         return particulars.stem().gapCount() == 1
                 && parts.size() > 1

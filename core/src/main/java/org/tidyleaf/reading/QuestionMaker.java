@@ -167,7 +167,7 @@ final class QuestionMaker {
 
     private Question simple(Draft draft, Particulars particulars, GatheredKey key) {
         Optional<List<String>> three = draft.options.isEmpty()
-                        && particulars.stem().gapCount() == 0
+                        && (particulars.stem().gapCount() == 0 || OpenMaker.isRoomBehindSentence(particulars))
                         && !JudgingWords.asksForWords(particulars.stem().plain())
                 ? JudgedBy.threeIn(judging.says(draft))
                         .or(() -> JudgedBy.threeIn(prose.text(draft.lead).plain()))
@@ -178,7 +178,8 @@ final class QuestionMaker {
                     .map(Set::of)
                     .orElse(Set.of());
             if (key.text().isEmpty() || !chosen.isEmpty()) {
-                return new SingleChoice(particulars, judging.options(three.get()), chosen);
+                Particulars statement = particulars.withStem(particulars.stem().withoutGaps());
+                return new SingleChoice(statement, judging.options(three.get()), chosen);
             }
         }
         Optional<Question> written = gapLines.find(draft, particulars, key);
