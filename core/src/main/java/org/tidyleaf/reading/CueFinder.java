@@ -36,7 +36,7 @@ final class CueFinder {
 
     /** "-> gut" below a question. */
     private static final Pattern ARROW =
-            Pattern.compile("\\s*(?:(?:->|=>|--+>|>>)\\s*(?=\\S)|\u2192\\s*(?=[A-Ha-h][).]?\\s*$))");
+            Pattern.compile("\\s*(?:(?:->|=>|--+>|>>|<-+|<=+|\u2190)\\s*(?=\\S)|\u2192\\s*(?=[A-Ha-h][).]?\\s*$))");
 
     /** "{easy}" behind the last of what stands side by side. */
     private static final Pattern DIFFICULTY =

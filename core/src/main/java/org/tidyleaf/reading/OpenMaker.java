@@ -63,6 +63,9 @@ final class OpenMaker {
     private static final Pattern CONVERT = Vocabulary.pattern(
             "(?:.*[.:!]\\s+)?" + Vocabulary.ALL.either("convert") + "\\s+\\d(?:[^().?!]|\\.(?=\\d))*\\.?\\s*");
 
+    private static final Pattern CONVERSION =
+            Pattern.compile("(?s)(?:.*[.:?]\\s+)?\\d[\\d.,/ ]*\\s?\\p{L}[^=]*=\\s*___\\s*\\p{L}+\\.?");
+
     private final Source source;
     private final JudgingWords judging;
 
@@ -133,7 +136,7 @@ final class OpenMaker {
                 && !said.endsWith(".");
         boolean essay = draft.writingLines() > 1
                 || EXPLAIN.matcher(particulars.stem().plain()).matches();
-        if (gaps == 1 && said.isEmpty() && endsWithUnit(particulars.stem())) {
+        if (gaps == 1 && said.isEmpty() && (endsWithUnit(particulars.stem()) || isConversion(particulars.stem()))) {
             return new NumericEntry(particulars, Optional.empty());
         }
         if (gaps > 0 || shortKey && draft.models.isEmpty() && !essay) {
@@ -222,6 +225,13 @@ final class OpenMaker {
         return behind
                 && UnitSymbols.isSymbol(
                         parts.get(parts.size() - 1).plain().strip().replaceFirst("[.]$", ""));
+    }
+
+    /** "3 feet = ____ inches": a number, in whatever it is counted. */
+    private static boolean isConversion(Prose stem) {
+        return CONVERSION
+                .matcher(stem.plain().replaceAll("\\[\\[\\d+]]", "___"))
+                .matches();
     }
 
     /** The words of the longest spelling, where there is one gap and several may be given. */

@@ -24,13 +24,26 @@ final class PassagesBelowNumbers {
                 end++;
             }
             boolean lettered = end < all.size() && isFirst(all.get(end));
-            if (lettered && length >= SHORTEST_TEXT && announces(all.get(head))) {
+            if (lettered && length >= SHORTEST_TEXT && (announces(all.get(head)) || announcesBelow(all, head, end))) {
                 for (int i = head + 1; i < end; i++) {
                     found.add(i);
                 }
             }
         }
         return found;
+    }
+
+    /** "Task 3 (5 points)" and nothing else, and below it "Read the text and answer the questions." */
+    private static boolean announcesBelow(List<Cues> all, int head, int end) {
+        Cues cues = all.get(head);
+        String behind = cues.number()
+                .map(number -> cues.line()
+                        .text()
+                        .substring(number.end(), cues.piece().segment().to()))
+                .orElse("-");
+        return (behind.isBlank() || PointsFinder.isPointsOnly(behind.strip()))
+                && end > head + 2
+                && announces(all.get(head + 1));
     }
 
     private static boolean announces(Cues cues) {
