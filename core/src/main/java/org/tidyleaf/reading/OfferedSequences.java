@@ -92,16 +92,14 @@ final class OfferedSequences {
     private static List<Integer> lists(List<Cues> all, int options) {
         List<Integer> lines = new ArrayList<>();
         int sides = 0;
-        for (int at = options - 1; at > 0 && options - at < MOST_LINES; at--) {
+        for (int i = options - 1; i > 0 && options - i < MOST_LINES; i--) {
+            int at = i;
             Cues cues = all.get(at);
             boolean side = LISTED_SIDE.matcher(cues.text()).matches();
             boolean asks = cues.number()
-                    .filter(number -> HabitFinder.isWorded(number.shape())
-                            || cues.is(Trait.COLON)
-                            || BlockFinder.asksToMatch(cues))
+                    .filter(number -> HabitFinder.isWorded(number.shape()) || !goesOn(all.get(at + 1), number))
                     .isPresent();
             if (asks && sides >= FEWEST_OPTIONS) {
-                // The number may stand alone, and what it asks above it.
                 return lines;
             }
             if (cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING)) {
@@ -111,6 +109,13 @@ final class OfferedSequences {
             lines.add(at);
         }
         return List.of();
+    }
+
+    /** Whether the next line has the next number, as within a list. */
+    private static boolean goesOn(Cues below, Label number) {
+        return below.number()
+                .filter(next -> next.ordinal() == number.ordinal() + 1)
+                .isPresent();
     }
 
     private static List<Integer> above(List<Cues> all, int options, int places) {
