@@ -21,7 +21,8 @@ final class IndentedNumbers {
     /** Gives the deeper numbers a shape of their own. */
     static void label(List<Cues> all) {
         Map<String, List<Seen>> series = new TreeMap<>();
-        for (int i = 0; i < all.size(); i++) {
+        // The answers at the end count in their own way.
+        for (int i = 0; i < all.size() && !KeyListFinder.isHeading(all, i); i++) {
             Cues cues = all.get(i);
             if (cues.line().layout().cell().isPresent() || cues.is(Cues.Trait.OFF_BODY)) {
                 continue;

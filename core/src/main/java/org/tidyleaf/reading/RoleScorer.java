@@ -226,6 +226,7 @@ final class RoleScorer {
                 && cues.labels().isEmpty()
                 && around.isNextStem(index - 1);
         fit += gapBelow ? LEANING : 0;
+        fit += isTextToFill(index, from) ? SURE : 0;
         // "The diagram shows a scale.", the diagram, and only then what is asked.
         boolean belowFigure = from.role() == Role.FIGURE
                 && from.option() == 0
@@ -263,6 +264,22 @@ final class RoleScorer {
                 .filter(label -> label.ordinal() - from.option() <= WIDEST_GAP)
                 .isPresent();
         return fit - (around.isNextStem(index) || option || around.bareOptions().contains(index) ? SURE : 0);
+    }
+
+    /** "3. Fill in the gaps." and below it, as paragraphs of their own, a text with gaps. */
+    private boolean isTextToFill(int index, Step from) {
+        Cues cues = all.get(index);
+        if (from.role() != Role.STEM
+                || from.option() != 0
+                || !cues.is(Trait.GAP)
+                || !cues.labels().isEmpty()) {
+            return false;
+        }
+        int stem = index - 1;
+        while (stem > 0 && all.get(stem).labels().isEmpty() && all.get(stem).is(Trait.GAP)) {
+            stem--;
+        }
+        return around.isNextStem(stem) && Vocabulary.ALL.mentions(all.get(stem).words(), "fill_gaps");
     }
 
     private double announced(int index, Step to, Announces... kinds) {
