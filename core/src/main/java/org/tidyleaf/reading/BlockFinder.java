@@ -159,7 +159,12 @@ final class BlockFinder {
             int choices = lists.pairingsBelow(lead + 1);
             int below = table.isEmpty() ? lead + 1 : table.get(table.size() - 1) + 1;
             if (choices > lead + 1 && choices >= below) {
-                for (int i = lead + 1; i < choices; i++) {
+                // What has the next number of the paper asks, where the directions above have none.
+                boolean asks = number(lead).isEmpty()
+                        && number(lead + 1).isPresent()
+                        && !OfferedSequences.goesOn(
+                                all.get(lead + 2), number(lead + 1).get());
+                for (int i = asks ? lead + 2 : lead + 1; i < choices; i++) {
                     found.put(i, Blocks.Kind.LISTED);
                 }
                 return;

@@ -123,7 +123,8 @@ final class CountedParts {
         for (int i = head.piece() + 1; i < end; i++) {
             for (Label label : all.get(i).labels()) {
                 if (isFirst(all.get(i), label, head.number())) {
-                    return run(all, i, end, label, head.number());
+                    boolean pairs = all.subList(head.piece() + 1, i).stream().anyMatch(BlockFinder::asksToMatch);
+                    return pairs ? List.of() : run(all, i, end, label, head.number());
                 }
             }
         }
@@ -145,7 +146,16 @@ final class CountedParts {
     private static boolean areForThemselves(List<Cues> all, Head head, List<Seen> parts) {
         return isDecimal(parts)
                 && !tells(all.get(head.piece()))
+                && !isToldBelow(all, head, parts)
                 && all.subList(0, head.piece()).stream().noneMatch(cues -> cues.is(Trait.SECTION_WORD));
+    }
+
+    /** "Question 2" and below it "The table shows five readings.": what all of its parts are about. */
+    private static boolean isToldBelow(List<Cues> all, Head head, List<Seen> parts) {
+        List<Cues> between = all.subList(head.piece() + 1, parts.get(0).piece());
+        boolean alone = behind(all, head).isBlank()
+                || PointsFinder.isPointsOnly(behind(all, head).strip());
+        return alone && !between.isEmpty() && tells(between.get(0));
     }
 
     private static boolean isDecimal(List<Seen> parts) {

@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.tidyleaf.source.Segment;
@@ -15,6 +16,43 @@ final class JudgedLines {
     static void label(List<Cues> all) {
         Runs.find(all, cues -> pair(cues).isPresent(), FEWEST)
                 .forEach(run -> run.in(all).replaceAll(JudgedLines::boxed));
+        aboveRoom(all);
+    }
+
+    /** "2. True or false? Correct the false ones." over "Bees dance.    T   F" and room, again and again: each line is judged. */
+    private static void aboveRoom(List<Cues> all) {
+        for (int head = 0; head + 1 < all.size(); head++) {
+            Cues cues = all.get(head);
+            if (cues.number().isEmpty() || JudgedBy.in(cues.text()).isEmpty()) {
+                continue;
+            }
+            List<Integer> statements = new ArrayList<>();
+            int at = head + 1;
+            while (at < all.size() && (isBehind(all.get(at)) || isRoom(all.get(at)) && at > head + 1)) {
+                if (isBehind(all.get(at))) {
+                    statements.add(at);
+                }
+                at++;
+            }
+            boolean room = at - head - 1 > statements.size();
+            for (int place : room && statements.size() >= FEWEST ? statements : List.<Integer>of()) {
+                int from = all.get(place).piece().segment().from();
+                Label box = new Label(Label.Kind.BOX, 0, "[ ]", Label.Kind.BOX.name(), from, from);
+                all.set(place, all.get(place).withLabels(List.of(box)));
+            }
+        }
+    }
+
+    private static boolean isBehind(Cues cues) {
+        return cues.labels().isEmpty()
+                && cues.lead().isEmpty()
+                && cues.piece().first()
+                && cues.line().layout().cell().isEmpty()
+                && PrintedPairs.endsWithPair(cues.text());
+    }
+
+    private static boolean isRoom(Cues cues) {
+        return cues.is(Cues.Trait.WRITING_LINE) || cues.is(Cues.Trait.RULE);
     }
 
     private static Cues boxed(Cues cues) {

@@ -112,7 +112,7 @@ final class OfferedSequences {
     }
 
     /** Whether the next line has the next number, as within a list. */
-    private static boolean goesOn(Cues below, Label number) {
+    static boolean goesOn(Cues below, Label number) {
         return below.number()
                 .filter(next -> next.ordinal() == number.ordinal() + 1)
                 .isPresent();

@@ -71,7 +71,8 @@ final class PrintedPairs {
         List<Judgement> all = new ArrayList<>(judgements);
         for (String pair : List.of("t/f", "r/f", "w/f", "v/f", "p/f", "j/n", "y/n")) {
             String[] letters = pair.split("/");
-            Pattern pattern = Pattern.compile("\\s{3,}(" + letters[0] + ")\\s*(?:/|\\s)\\s*(" + letters[1] + ")\\s*$");
+            Pattern pattern = Pattern.compile("\\s{3,}" + BOX + "(" + letters[0] + ")" + BOX_BEHIND
+                    + "\\s*(?:/|\\s)\\s*" + BOX + "(" + letters[1] + ")" + BOX_BEHIND + "\\s*$");
             all.add(new Judgement(Set.of(letters), pattern, NEVER));
         }
         return List.copyOf(all);
