@@ -23,7 +23,7 @@ final class BlockFinder {
     private static final Pattern FILL_TABLE = Vocabulary.pattern("\\b" + WORDS.either("fill_table") + "\\b");
 
     private static final Pattern NUMBERED_BLANK = Pattern.compile(
-            "(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*|[\u2610\u25a1]\\s.*");
+            "(?:[\u2022\u00b7*-]\\s+)?[(\\[]\\s*\\d{0,2}\\s*[)\\]]\\s.*|_{2,}\\s*\\d{0,2}\\s*_*\\s.*|_\\s*\\d{1,2}\\s*_+\\s.*|[\u2610\u25a1]\\s.*");
     /** "Lift the lid. ____": the place of a step goes behind it. */
     private static final Pattern BLANK_BEHIND = Pattern.compile(
             "[^_\\[(]*\\p{L}[^_\\[(]*?\\s*(?:_{2,}\\s*\\d{0,2}\\s*_*|[(\\[]\\s*\\d{0,2}\\s*[)\\]])\\s*");
@@ -291,7 +291,11 @@ final class BlockFinder {
         for (int i = from; i < end; i++) {
             found.put(i, Blocks.Kind.STEP);
         }
-        boolean alone = from > 1 && number(from - 1).isEmpty() && pairs.isHead(from - 2);
+        // Below a head, or as a paragraph of its own: it goes on with no question above.
+        boolean apart = from > 1
+                && all.get(from - 1).is(Trait.INSTRUCTION_WORD)
+                && all.get(from - 1).spaceBefore() > 0;
+        boolean alone = from > 1 && number(from - 1).isEmpty() && (apart || pairs.isHead(from - 2));
         if (alone) {
             pairs.lead(from - 1);
         }

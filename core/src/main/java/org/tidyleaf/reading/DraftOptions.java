@@ -12,7 +12,7 @@ final class DraftOptions {
             Pattern.compile("\\s*(?:_{2,}\\s*\\d{0,2}\\s*_*|[(\\[]\\s*\\d{0,2}\\s*[)\\]])\\s*$");
 
     private static final Pattern STEP_BLANK = Pattern.compile(
-            "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*|[\u2610\u25a1])\\s*");
+            "\\s*(?:[\u2022\u00b7*-]\\s+)?(?:[(\\[]\\s*\\d{0,2}\\s*[)\\]]|_{2,}\\s*\\d{0,2}\\s*_*|_\\s*\\d{1,2}\\s*_+|[\u2610\u25a1])\\s*");
     private static final Pattern STEP_NUMBER = Pattern.compile("\\s*(\\d{1,2})\\s{2,}(?=\\S)");
 
     private final Habits habits;

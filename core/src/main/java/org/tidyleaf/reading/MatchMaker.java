@@ -3,11 +3,13 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.tidyleaf.question.Match;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
@@ -18,7 +20,7 @@ import org.tidyleaf.source.Segment;
 final class MatchMaker {
 
     private static final Pattern SIDE_LABEL = Pattern.compile(
-            "\\s*(?:_+\\s*([A-Za-z])?\\s*_*\\s+)?(?:(?:[(\\[]?(\\d{1,2}(?:\\.\\d{1,2}(?=\\s))?|[A-Za-z]|[ivx]{2,4})(?:[.):\\]]\\s*(?:_{2,}\\s*)?|(?<=\\d\\.\\d{1,2})\\s+))|(\\d{1,2}|[A-Za-z])\\s+)");
+            "\\s*(?:_+\\s*(?<before>[A-Za-z])?\\s*_*\\s+)?(?:(?:[(\\[]?(?<label>\\d{1,2}(?:\\.\\d{1,2}(?=\\s))?|[A-Za-z]|[ivx]{2,4})(?:[.):\\]]\\s*(?:_+\\s*(?<written>[A-Za-z])\\s*_+\\s+|_{2,}\\s*)?|(?<=\\d\\.\\d{1,2})\\s+))|(?<bare>\\d{1,2}|[A-Za-z])\\s+)");
 
     private static final Pattern BLANK_BEFORE = Pattern.compile(
             "\\s*(?:[-\u2013\u2014]\\s*)?(?:[(\\[]\\s*([A-Za-z]|\\d{1,2}|)\\s*[)\\]]|_{2,})\\s*(?=\\S)");
@@ -159,8 +161,12 @@ final class MatchMaker {
         for (Segment segment : segments) {
             Matcher matcher = SIDE_LABEL.matcher(prose.raw(segment));
             if (matcher.lookingAt()) {
-                labels.add(matcher.group(2) == null ? matcher.group(3) : matcher.group(2));
-                blanks.add(matcher.group(1) == null ? "" : matcher.group(1));
+                labels.add(matcher.group("label") == null ? matcher.group("bare") : matcher.group("label"));
+                blanks.add(Stream.of("before", "written")
+                        .map(matcher::group)
+                        .filter(Objects::nonNull)
+                        .findFirst()
+                        .orElse(""));
                 cut.add(new Segment(segment.line(), segment.from() + matcher.end(), segment.to()));
             }
         }

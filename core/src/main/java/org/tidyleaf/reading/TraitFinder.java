@@ -54,6 +54,10 @@ final class TraitFinder {
     private static final Pattern ANSWER_ROOM = Vocabulary.pattern(WORDS.either("answer")
             + "\\s+[_.\u2026]{4,}\\s*[^\\s_.\u2026?!()\\[\\]]{0,10}\\s*(?:[(\\[]\\d{1,2}(?:\\s?\\p{L}{1,8})?[)\\]])?");
 
+    /** "Working: ________": room beside the answer's own. */
+    private static final Pattern WORKING_ROOM =
+            Vocabulary.pattern(WORDS.either("working") + "\\s*:?\\s*[_.\u2026]{4,}\\s*");
+
     /** "..... and .....": room for two answers on one line. */
     private static final Pattern TWO_ROOMS =
             Vocabulary.pattern("[_.\u2026]{4,}\\s*(?:" + WORDS.either("and") + "|&)\\s*[_.\u2026]{4,}\\s*\\.?");
@@ -87,6 +91,10 @@ final class TraitFinder {
 
     static final Pattern RANGE =
             Vocabulary.pattern(".*?\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + WORDS.either("to") + ")\\s*(\\d{1,3})\\b.*");
+
+    /** "Write 1-4 on the lines.": places in an order. */
+    private static final Pattern PLACES = Vocabulary.pattern(
+            "(?:^|[.:!]\\s+)(?!" + WORDS.either("question") + "(?:s|n|en)?\\b)\\p{L}+\\s+1\\s?[-\u2013]\\s?\\d");
 
     private static final Pattern FAREWELL = Vocabulary.pattern("\\W{0,8}" + WORDS.either("farewell") + "\\b.*");
 
@@ -211,6 +219,8 @@ final class TraitFinder {
                 text.length() < LONGEST_SEARCHED
                         && !twoRooms
                         && (RULE.matcher(text).matches()
+                                || WORDS.mentions(words, "working")
+                                        && WORKING_ROOM.matcher(text).matches()
                                 || LONE_BULLET.matcher(text).matches()));
         add(
                 traits,
@@ -242,7 +252,11 @@ final class TraitFinder {
         add(
                 traits,
                 Trait.RANGE,
-                hasTwoNumbers(words) && !worth && RANGE.matcher(text).matches());
+                hasTwoNumbers(words)
+                        && !worth
+                        && RANGE.matcher(text).matches()
+                        && (!WORDS.mentions(words, "order")
+                                || !PLACES.matcher(text).find()));
         add(traits, Trait.PASSAGE_WORD, WORDS.mentions(words, "passage") && isAnnouncedEarly(text));
         boolean bracketed =
                 text.length() <= "[10]".length() && BRACKETED.matcher(text).matches();
