@@ -14,8 +14,9 @@ import org.tidyleaf.question.TextEntry;
 /** Reads accepted spellings: "colour / color", "(1) rises (2) sinks", "bedding; bed". */
 final class GapParser {
 
-    /** "___wax___": the answer written on the rule itself. */
-    static final String FILLED = "(?<!_)_{2,}+(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{2,}";
+    /** "___wax___": the answer written on the rule itself; a letter between long rules stands between two of them, as in "________h________". */
+    static final String FILLED =
+            "(?<!_)(?!_{8,}\\p{Ll}_{8,})_{2,}+(?<filled>[\\p{L}\\d](?:[^_]{0,40}[\\p{L}\\d%])?)_{2,}";
 
     /** "0,75" is one number in most languages. */
     private static final String COMMA = "\\s*(?:(?<!\\d),|,(?!\\d))\\s*";
