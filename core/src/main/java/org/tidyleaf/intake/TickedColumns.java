@@ -25,7 +25,7 @@ final class TickedColumns {
     private static final Pattern ROW = Pattern.compile("(\\S.*?)((?:" + APART + TICK + "){2,8})\\s*");
     private static final Pattern ONE = Pattern.compile(TICK);
     /** "9   The speaker …": its number, and what it counts. */
-    private static final Pattern NUMBERED = Pattern.compile("([(]?(\\d{1,3})[.):]?)\\s+\\S.*");
+    private static final Pattern NUMBERED = Pattern.compile("([(]?(\\d{1,3})[.):]?)\\s+(\\S.*)");
 
     private static final Pattern PHRASE = Pattern.compile("\\S+(?:[^\\S\\t]\\S+)*");
 
@@ -151,10 +151,7 @@ final class TickedColumns {
         if (statement > 0) {
             add(line, 0, statement, cell(row, 0, before + columns));
         }
-        int from = statement
-                + line.text()
-                        .substring(statement)
-                        .indexOf(line.text().substring(statement).strip());
+        int from = statement > 0 ? number.start(3) : 0;
         add(line, from, matcher.end(1), cell(row, before - 1, before + columns));
         Matcher tick =
                 ONE.matcher(line.text()).region(matcher.start(2), line.text().length());

@@ -34,7 +34,7 @@ final class LinesSetApart {
         List<Integer> answers = new ArrayList<>();
         int asked = 0;
         for (int i = 1; i < all.size(); i++) {
-            boolean goesOn = answers.contains(i - 1) && sign != Emphasis.BOLD;
+            boolean goesOn = sign != Emphasis.BOLD && !answers.isEmpty() && answers.get(answers.size() - 1) == i - 1;
             if (isAnswer(all.get(i)) && (goesOn || isAsked(i - 1)) && endsQuestion(i)) {
                 answers.add(i);
                 asked += goesOn ? 0 : 1;

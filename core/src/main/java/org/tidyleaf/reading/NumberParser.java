@@ -37,6 +37,9 @@ final class NumberParser {
     private static final Pattern WORKED = Pattern.compile(
             "[^=]*\\d[^=]*[+\u2212\u2013\u00d7\u00f7*/:\u22c5-]\\s*[^=]*\\d[^=]*=\\s*(?:[^=]*\\d[^=]*=\\s*)?([^=]+)");
 
+    /** A longer text tells more than a sum, and may be made to keep the pattern busy. */
+    private static final int LONGEST_WORKED = 80;
+
     private NumberParser() {}
 
     static Optional<NumericEntry.Key> key(String said) {
@@ -47,8 +50,8 @@ final class NumberParser {
         if (again.matches() && number(again.group(2)).compareTo(number(again.group(3))) == 0) {
             return key(again.group(1));
         }
-        Matcher worked = WORKED.matcher(text);
-        if (text.indexOf('=') > 0 && worked.matches()) {
+        Matcher worked = WORKED.matcher(text.length() < LONGEST_WORKED && text.indexOf('=') > 0 ? text : "");
+        if (worked.matches()) {
             return key(worked.group(1));
         }
         Matcher between = BETWEEN.matcher(text);

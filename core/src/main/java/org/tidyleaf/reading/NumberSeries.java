@@ -115,6 +115,7 @@ final class NumberSeries {
             double[] length = new double[seen.size()];
             Map<Integer, Integer> best = new HashMap<>();
             Map<Integer, Integer> nearest = new HashMap<>();
+            // How many labels before each begin anew, and how many of each run only go on by their letters.
             int[] begun = new int[seen.size() + 1];
             int[] lettered = new int[seen.size()];
             for (int i = 0; i < seen.size(); i++) {
@@ -128,6 +129,8 @@ final class NumberSeries {
                         if (above == null) {
                             continue;
                         }
+                        // Past a label that begins anew what letters (1a, 1b) made of a run does not count against that
+                        // one.
                         double leap = begun[i] > begun[above + 1] ? lettered[above] : 0;
                         double reached = length[above] + gain(seen, above, i, step) - leap;
                         if (reached > length[i]) {

@@ -14,7 +14,7 @@ import org.tidyleaf.reading.Cues.Trait;
 final class NumberedStatements {
 
     private static final Pattern NUMBER =
-            Pattern.compile("\\s*[(\\[]?(\\d{1,2})(?:[.):\\]]|(?=\\s+\\p{Lu}))\\s+(?=\\S)");
+            Pattern.compile("\\s*[(\\[]?(\\d{1,2})(?:[.):\\]]|(?=\\s+[\\p{Lu}\"\u201c\u201e\u00ab\u00bf]))\\s+(?=\\S)");
 
     private static final int FEWEST = 2;
     private static final int FEWEST_WORDS = 3;
@@ -57,6 +57,7 @@ final class NumberedStatements {
             boolean next = cues.piece().first()
                     && cues.line().layout().cell().isEmpty()
                     && number.lookingAt()
+                    && !isNextQuestion(all, head, i)
                     && Integer.parseInt(number.group(1)) == labels.size() + 1
                     && cues.words().size() > FEWEST_WORDS
                     && !cues.is(Trait.QUESTION_MARK)
@@ -67,6 +68,19 @@ final class NumberedStatements {
             labels.add(new Label(Label.Kind.BOX, 0, "[ ]", Label.Kind.BOX.name(), from, number.end()));
         }
         return labels;
+    }
+
+    /** Whether it goes on from the question itself, and no later line does: "4. …" below "3. True or false?" and three statements. */
+    private static boolean isNextQuestion(List<Cues> all, int head, int piece) {
+        Label own = all.get(head).number().orElseThrow();
+        return isNext(all.get(piece), own)
+                && all.subList(piece + 1, all.size()).stream().noneMatch(later -> isNext(later, own));
+    }
+
+    private static boolean isNext(Cues cues, Label own) {
+        return cues.number()
+                .filter(label -> label.shape().equals(own.shape()) && label.ordinal() == own.ordinal() + 1)
+                .isPresent();
     }
 
     /** Whether the question goes on from one above, or the next number below its statements goes on from it. */
@@ -86,7 +100,18 @@ final class NumberedStatements {
                 .reduce((first, second) -> second)
                 .filter(last -> last.shape().equals(own.shape()) && last.ordinal() == own.ordinal() - 1)
                 .isPresent();
-        // Numbers of one kind may be those of exercises: then both neighbours have to be numbers of questions.
-        return inner ? goesOn && follows : goesOn && (follows || own.ordinal() == 1) || follows && below.isEmpty();
+        // Exercises count from 1 again and again.
+        boolean once = all.get(head + 1)
+                .number()
+                .filter(label -> begun(all, label.shape()) > (inner ? 2 : 1))
+                .isEmpty();
+        return inner && !once ? goesOn && follows : once && (goesOn || follows && below.isEmpty());
+    }
+
+    private static long begun(List<Cues> all, String shape) {
+        return all.stream()
+                .flatMap(cues -> cues.number().stream())
+                .filter(label -> label.shape().equals(shape) && label.ordinal() == 1)
+                .count();
     }
 }

@@ -229,9 +229,10 @@ final class OpenMaker {
 
     /** "3 feet = ____ inches": a number, in whatever it is counted. */
     private static boolean isConversion(Prose stem) {
-        return CONVERSION
-                .matcher(stem.plain().replaceAll("\\[\\[\\d+]]", "___"))
-                .matches();
+        return stem.plain().indexOf('=') > 0
+                && CONVERSION
+                        .matcher(stem.plain().replaceAll("\\[\\[\\d+]]", "___"))
+                        .matches();
     }
 
     /** The words of the longest spelling, where there is one gap and several may be given. */

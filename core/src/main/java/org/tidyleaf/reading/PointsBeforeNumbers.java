@@ -20,7 +20,7 @@ final class PointsBeforeNumbers {
 
     private static final Pattern BEFORE = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:_*\\s*/\\s*)?(?<bracketed>" + VALUE
             + ")(?:" + WORD + ")?\\s*[)\\]]|_{1,9}\\s*/\\s*(?<scored>" + VALUE + ")|(?<worded>" + VALUE + ")" + WORD
-            + ")\\s+(?<number>\\d{1,3})(?<sign>[.)]|(?=\\s+(?-i:\\p{Lu}|[\"'\u201c\u2018\u00bf(])))\\s+(?=\\S)");
+            + ")\\s+(?<number>\\d{1,3})(?<sign>\\.?\\)|\\.|(?=\\s+(?-i:\\p{Lu}|[\"'\u201c\u2018\u00bf(])))\\s+(?=\\S)");
 
     private static final Pattern BEHIND = Pattern.compile(
             "\\s*(?<number>\\d{1,3})(?<sign>[.)])\\s+[(\\[](?<bracketed>" + VALUE + ")[)\\]]\\s+(?=\\p{Lu})");

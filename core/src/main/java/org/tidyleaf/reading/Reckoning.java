@@ -21,6 +21,9 @@ final class Reckoning {
     private static final Pattern UNKNOWN =
             Pattern.compile("(?s).*(?:\\d[a-z]\\b(?!\\s*(?:of|to|in)\\b)|\\b[abnxyz]\\b).*");
 
+    /** A longer text tells a story in which something is to be found. */
+    private static final int LONGEST = 120;
+
     private Reckoning() {}
 
     /** Whether a text says that something below it is to be reckoned. */
@@ -35,7 +38,7 @@ final class Reckoning {
 
     /** Whether a text is something to reckon. */
     static boolean isSum(String text) {
-        return SUM.matcher(text).matches();
+        return text.length() < LONGEST && SUM.matcher(text).matches();
     }
 
     /** Whether what comes out of it is a number. */

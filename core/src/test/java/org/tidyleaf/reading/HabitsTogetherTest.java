@@ -27,6 +27,7 @@ import org.tidyleaf.reading.made.MadeParts;
 import org.tidyleaf.reading.made.MadePassages;
 import org.tidyleaf.reading.made.MadeSheet;
 import org.tidyleaf.reading.made.MadeTables;
+import org.tidyleaf.reading.made.MadeTasks;
 import org.tidyleaf.reading.made.MadeTest;
 import org.tidyleaf.reading.made.MadeWeb;
 import org.tidyleaf.reading.made.MadeWithoutNumbers;
@@ -154,6 +155,7 @@ class HabitsTogetherTest {
                             new MadeKeyFile(seed, language, format),
                             new MadeParts(seed, language, format),
                             new MadePassages(seed, language, format),
+                            new MadeTasks(seed, language, format),
                             new MadeChat(seed, language),
                             new MadeWord(seed, language),
                             new MadeWeb(seed, language))
