@@ -43,8 +43,8 @@ final class GroupHeads {
                 && isSaidAlike(all, above, found)) {
             found.add(above);
         }
-        boolean told = apart && above > 0 && first < all.size() && mayHead(all, above) && tellsOfOne(all, above, first);
-        if (told) {
+        boolean ofFirst = apart && above > 0 && first < all.size() && mayHead(all, above);
+        if (ofFirst && headsFirst(all, above, first)) {
             found.add(above);
         }
         found.forEach(i -> all.get(i).traits().add(Trait.GROUP_HEAD));
@@ -71,7 +71,7 @@ final class GroupHeads {
     }
 
     /** "Tick ONE box only." above the first number: how the next ones are answered, where others tell the same of theirs. */
-    private static boolean tellsOfOne(List<Cues> all, int above, int first) {
+    private static boolean headsFirst(List<Cues> all, int above, int first) {
         return standsAlone(all.get(above), all.get(first)) && !all.get(above).is(Trait.RULES);
     }
 

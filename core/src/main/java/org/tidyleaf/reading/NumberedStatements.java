@@ -78,9 +78,11 @@ final class NumberedStatements {
     }
 
     private static boolean isNext(Cues cues, Label own) {
-        return cues.number()
-                .filter(label -> label.shape().equals(own.shape()) && label.ordinal() == own.ordinal() + 1)
-                .isPresent();
+        return cues.number().filter(label -> isNext(label, own)).isPresent();
+    }
+
+    private static boolean isNext(Label label, Label above) {
+        return label.shape().equals(above.shape()) && label.ordinal() == above.ordinal() + 1;
     }
 
     /** Whether the question goes on from one above, or the next number below its statements goes on from it. */
@@ -93,12 +95,11 @@ final class NumberedStatements {
         Optional<Label> below = all.subList(head + statements + 1, all.size()).stream()
                 .flatMap(cues -> cues.number().stream())
                 .findFirst();
-        boolean goesOn = below.filter(next -> next.shape().equals(own.shape()) && next.ordinal() == own.ordinal() + 1)
-                .isPresent();
+        boolean goesOn = below.filter(next -> isNext(next, own)).isPresent();
         boolean follows = all.subList(0, head).stream()
                 .flatMap(cues -> cues.number().stream())
                 .reduce((first, second) -> second)
-                .filter(last -> last.shape().equals(own.shape()) && last.ordinal() == own.ordinal() - 1)
+                .filter(last -> isNext(own, last))
                 .isPresent();
         // Exercises count from 1 again and again.
         boolean once = all.get(head + 1)
