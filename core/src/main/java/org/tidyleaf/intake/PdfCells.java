@@ -13,13 +13,16 @@ import org.tidyleaf.source.Place;
 final class PdfCells {
 
     private static final Pattern LABELLED =
-            Pattern.compile("[(\\[]?[A-Za-z0-9]{1,2}[.)\\]]|[\u2022\u2610\u2611\u25a1\u25cb*-]");
+            Pattern.compile("(?:_+\\p{L}?_*)?[(\\[]?[A-Za-z0-9]{1,2}[.)\\]]|[\u2022\u2610\u2611\u25a1\u25cb*-]");
 
     /** A line to write on. */
     private static final Pattern RULED = Pattern.compile("[_.\u2026\\s]{3,}");
 
     /** In parts of the face's size: no wider than the space between two words. */
     private static final float SPACE = 0.45f;
+
+    /** In points: the least room that word processors leave between a text and the edge of its cell. */
+    private static final float PADDING = 4.5f;
 
     private PdfCells() {}
 
@@ -44,13 +47,22 @@ final class PdfCells {
         for (int i = 0; i < rows.size(); i++) {
             if (i > 0 && beginsAnew(rows.get(i - 1), rows.get(i), right)) {
                 lines.end(0, "", Place.BODY, place, false);
-            } else if (i > 0) {
+            } else if (i > 0 && !isCutWord(rows.get(i - 1), rows.get(i), right)) {
                 lines.append(" ", Set.of(), "");
             }
             rows.get(i).write(lines);
             lines.box(rows.get(i).box(page));
         }
         lines.end(0, "", Place.BODY, place, false);
+    }
+
+    /** "Microme" over "ter" in a cell too narrow for the word: not even one more letter had room. */
+    private static boolean isCutWord(PdfRow above, PdfRow row, float right) {
+        boolean word = above.glyphs().size() > 1 && above.spaced().codePoints().allMatch(Character::isLetter);
+        PdfPage.Glyph next = row.glyphs().get(0);
+        return word
+                && Character.isLowerCase(next.text().codePointAt(0))
+                && above.right() + next.width() > right - PADDING;
     }
 
     /** What stands in a row from one column up to another. */

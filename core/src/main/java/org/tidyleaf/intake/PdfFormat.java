@@ -37,11 +37,12 @@ final class PdfFormat implements Format {
                 List<PdfTables.Table> tables = PdfTables.find(seen);
                 PdfPage read = PdfFormulas.apply(seen, tables);
                 List<PdfPage.Mark> drawings = PdfDrawings.find(read, tables);
-                pages.add(read.with(
+                PdfPage drawn = read.with(
                         PdfTabs.marked(PdfRules.apply(read, tables)),
                         PdfDrawings.cutOut(document, page, drawings),
                         drawings,
-                        tables));
+                        tables);
+                pages.add(drawn.withTables(PdfGrids.find(drawn)));
             }
             if (pages.stream().allMatch(page -> page.glyphs().isEmpty())) {
                 throw new IntakeException.Unreadable(

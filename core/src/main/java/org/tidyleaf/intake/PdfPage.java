@@ -1,6 +1,7 @@
 package org.tidyleaf.intake;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import org.tidyleaf.source.Emphasis;
@@ -34,6 +35,14 @@ record PdfPage(
         List<Picture> all = new ArrayList<>(pictures);
         all.addAll(cutOut);
         return new PdfPage(number, width, height, List.copyOf(ruled), List.copyOf(all), marks, boxes, found);
+    }
+
+    /** The page with further tables, from top to bottom. */
+    PdfPage withTables(List<PdfTables.Table> further) {
+        List<PdfTables.Table> all = new ArrayList<>(tables);
+        all.addAll(further);
+        all.sort(Comparator.comparingDouble(PdfTables.Table::top));
+        return new PdfPage(number, width, height, glyphs, pictures, marks, drawings, List.copyOf(all));
     }
 
     /** Whether a glyph names a part of a drawing. */

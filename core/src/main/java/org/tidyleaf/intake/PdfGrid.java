@@ -1,0 +1,352 @@
+package org.tidyleaf.intake;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+
+/**
+ * Lines that leave white strips, as the table that they make: which of them begin a row, and which go on with a cell.
+ *
+ * @param height of how many lines it is made
+ */
+record PdfGrid(PdfTables.Table table, int height) {
+
+    /** In points: cells keep so much room on either side of their text. */
+    private static final float PADDING = 5.4f;
+
+    /** In points: how exactly a row fills its cell. */
+    private static final float EXACT = 1.5f;
+
+    /** In points: what differs less begins at one place. */
+    private static final float SAME_PLACE = 2.5f;
+
+    /** In points: baselines so near to one another are one. */
+    private static final float SAME_LINE = 1;
+
+    /** In sizes of letters: lines of one text are no nearer to one another. */
+    private static final float LEAST_LINE = 0.9f;
+
+    /** In sizes of letters: the space between two words. */
+    private static final float SPACE = 0.25f;
+
+    /** In sizes of letters: lines of one cell are no further apart. */
+    private static final float LINE = 1.75f;
+
+    /** Lines so many times as far apart as the nearest two are not of one cell. */
+    private static final float PITCH = 1.12f;
+
+    /** In sizes of letters: a label hangs no further before its text. */
+    private static final float HANGING = 2.4f;
+
+    private static final Pattern LABEL = Pattern.compile(
+            "[(\\[]?(?:\\d{1,3}|\\p{L}|[ivx]{1,5})[.):\\]]{0,2}|[\\p{So}\\p{Po}\\p{Pd}\u2022\u25cb]|[(\\[]\\s*[)\\]]");
+
+    private static final Pattern NUMBERED = Pattern.compile("[(]?\\d{1,3}[.)](?:\\s|$)");
+
+    private static final Pattern LETTERED = Pattern.compile("[(]?([A-Za-z])[.)](?:\\s|$)");
+
+    /** What begins a paragraph of its own in a cell, or is one: "2. wax", "_A_ 2. wax", "3 A hive", "[2]". */
+    private static final Pattern BEGINS =
+            Pattern.compile("(?:_+\\p{L}?_*\\s*)?[(\\[]?(?:\\d{1,3}|\\p{L}|[ivx]{1,4})[.)\\]](?:\\s|$).*"
+                    + "|\\d{1,3}\\s+\\p{Lu}.*|[(\\[].{0,10}[)\\]]|[\u2022\u25cb\u25a1\u2610\u2611\u2612*-].*");
+
+    private static final Pattern ENDS = Pattern.compile(".*[.?!:]");
+
+    /** What stands in each column of a line, from top to bottom. */
+    private record Texts(PdfGridLine line, List<List<PdfGridLine.Part>> cells) {
+        boolean has(int column) {
+            return !cells.get(column).isEmpty();
+        }
+
+        PdfGridLine.Part first(int column) {
+            return cells.get(column).get(0);
+        }
+
+        PdfGridLine.Part last(int column) {
+            return cells.get(column).get(cells.get(column).size() - 1);
+        }
+
+        String text(int column) {
+            return has(column) ? first(column).text() : "";
+        }
+
+        int filled() {
+            return (int) cells.stream().filter(cell -> !cell.isEmpty()).count();
+        }
+    }
+
+    /** The table that the lines make; none where they are only parted by tabs, or are columns of a page. */
+    static Optional<PdfGrid> of(List<PdfGridLine> lines, List<PdfGridLine.Strip> strips) {
+        List<PdfGridLine.Strip> parting = withoutHanging(lines, strips);
+        if (parting.isEmpty()) {
+            return Optional.empty();
+        }
+        return new Maker(lines, parting).make();
+    }
+
+    /** Strips between labels and the texts that hang behind them part no cells, but for numbers in a first column of several. */
+    private static List<PdfGridLine.Strip> withoutHanging(List<PdfGridLine> lines, List<PdfGridLine.Strip> strips) {
+        List<PdfGridLine.Strip> parting = new ArrayList<>();
+        float from = 0;
+        for (PdfGridLine.Strip strip : strips) {
+            float begin = from;
+            List<String> before = lines.stream()
+                    .flatMap(line -> line.between(begin, strip.left()).stream())
+                    .map(PdfGridLine.Part::text)
+                    .toList();
+            boolean labels =
+                    before.stream().allMatch(text -> LABEL.matcher(text).matches());
+            if (!labels || strip.width() > HANGING * lines.get(0).size()) {
+                parting.add(strip);
+                from = strip.right();
+            }
+        }
+        return parting;
+    }
+
+    private static final class Maker {
+        private final List<PdfGridLine.Strip> strips;
+        private final List<Texts> all = new ArrayList<>();
+        private final int columns;
+
+        /** Where the text of each column may reach. */
+        private final float[] rights;
+
+        private final float[] lefts;
+
+        /** The least distance of two lines, in points. */
+        private float pitch = Float.MAX_VALUE;
+
+        Maker(List<PdfGridLine> lines, List<PdfGridLine.Strip> strips) {
+            this.strips = strips;
+            this.columns = strips.size() + 1;
+            for (PdfGridLine line : lines) {
+                all.add(new Texts(
+                        line,
+                        IntStream.range(0, columns)
+                                .mapToObj(column -> line.between(from(column), to(column)))
+                                .toList()));
+            }
+            for (int i = 1; i < all.size(); i++) {
+                pitch = Math.min(
+                        pitch, all.get(i).line().top() - all.get(i - 1).line().bottom());
+            }
+            rights = new float[columns];
+            lefts = new float[columns];
+            for (int column = 0; column < columns; column++) {
+                rights[column] = farthest(column);
+                lefts[column] = nearest(column);
+            }
+            for (int column = 0; column + 1 < columns; column++) {
+                rights[column] = Math.max(rights[column], lefts[column + 1] - 2 * PADDING);
+            }
+        }
+
+        private float from(int column) {
+            return column == 0 ? 0 : strips.get(column - 1).right();
+        }
+
+        private float to(int column) {
+            return column + 1 == columns ? Float.MAX_VALUE : strips.get(column).left();
+        }
+
+        private float farthest(int column) {
+            return (float) all.stream()
+                    .flatMap(texts -> texts.cells().get(column).stream())
+                    .mapToDouble(PdfGridLine.Part::right)
+                    .max()
+                    .orElse(from(column));
+        }
+
+        private float nearest(int column) {
+            return (float) all.stream()
+                    .flatMap(texts -> texts.cells().get(column).stream())
+                    .mapToDouble(PdfGridLine.Part::left)
+                    .min()
+                    .orElse(to(column));
+        }
+
+        Optional<PdfGrid> make() {
+            List<Integer> starts = new ArrayList<>();
+            boolean wrapped = false;
+            boolean mixed = false;
+            int height = all.size();
+            for (int i = 0; i < all.size(); i++) {
+                Texts texts = all.get(i);
+                boolean goesOn = goesOnAnywhere(i);
+                boolean begins = texts.has(0) && !goesOn(i, 0);
+                boolean several = !texts.has(0) && !goesOn && texts.filled() > 1;
+                boolean further = i > 0 && !goesOn && texts.filled() == 1 && (begins || isFar(i));
+                if (further) {
+                    height = i;
+                    break;
+                }
+                if (overlaps(texts)) {
+                    return Optional.empty();
+                }
+                wrapped |= goesOn || texts.line().isStacked();
+                mixed |= begins && goesOnWithin(i) || !begins && isNumbered(i);
+                if (i == 0 || begins || several) {
+                    starts.add(i);
+                }
+            }
+            boolean lists = isTwoLists(height);
+            boolean one = lists && (mixed || starts.size() < height);
+            long beside = all.subList(0, height).stream()
+                    .filter(texts -> texts.filled() > 1)
+                    .count();
+            boolean table = wrapped
+                    && beside > 1
+                    && isAligned(height)
+                    && (one || !mixed && starts.size() > 1)
+                    && !isNumberedTwice(height);
+            return table
+                    ? Optional.of(new PdfGrid(table(one ? List.of(0) : starts, height), height))
+                    : Optional.empty();
+        }
+
+        /** "4. …" behind the first column begins a question, so that the columns are those of a page. */
+        private boolean isNumbered(int place) {
+            return IntStream.range(1, columns)
+                    .anyMatch(column -> !goesOn(place, column)
+                            && NUMBERED.matcher(all.get(place).text(column)).lookingAt());
+        }
+
+        private boolean isNumberedTwice(int height) {
+            return IntStream.range(0, columns)
+                            .filter(column -> all.subList(0, height).stream()
+                                            .filter(texts -> NUMBERED.matcher(texts.text(column))
+                                                    .lookingAt())
+                                            .count()
+                                    > 1)
+                            .count()
+                    > 1;
+        }
+
+        /** What is matched on the left, and on the right letters from A on: two cells with a list in each. */
+        private boolean isTwoLists(int height) {
+            if (columns != 2) {
+                return false;
+            }
+            char next = 'a';
+            for (int i = 0; i < height; i++) {
+                Matcher left = LETTERED.matcher(all.get(i).text(0));
+                Matcher right = LETTERED.matcher(all.get(i).text(1));
+                if (left.lookingAt()) {
+                    return false;
+                }
+                if (right.lookingAt()) {
+                    if (Character.toLowerCase(right.group(1).charAt(0)) != next) {
+                        return false;
+                    }
+                    next++;
+                }
+            }
+            return next > 'b';
+        }
+
+        /** Whether texts of one column overlap: their rows are not of one line then. A cell in the middle of its height stands beside the lines of another. */
+        private static boolean overlaps(Texts texts) {
+            boolean wraps = false;
+            for (List<PdfGridLine.Part> cell : texts.cells()) {
+                for (int i = 1; i < cell.size(); i++) {
+                    float distance = cell.get(i).y() - cell.get(i - 1).y();
+                    boolean beside = distance < SAME_LINE;
+                    if (!beside && distance < texts.line().size() * LEAST_LINE) {
+                        return true;
+                    }
+                    wraps |= !beside;
+                }
+            }
+            return texts.line().isStacked() && !wraps;
+        }
+
+        /** Whether the texts of each column but the first begin, end or have their middle at one place. */
+        private boolean isAligned(int height) {
+            return IntStream.range(1, columns)
+                    .allMatch(column -> isAligned(height, column, PdfGridLine.Part::left)
+                            || isAligned(height, column, PdfGridLine.Part::right)
+                            || isAligned(height, column, part -> (part.left() + part.right()) / 2));
+        }
+
+        private boolean isAligned(int height, int column, ToDoubleFunction<PdfGridLine.Part> edge) {
+            List<Double> places = all.subList(0, height).stream()
+                    .filter(texts -> texts.has(column))
+                    .map(texts -> edge.applyAsDouble(texts.first(column)))
+                    .toList();
+            long most = places.stream()
+                    .mapToLong(place -> places.stream()
+                            .filter(other -> Math.abs(other - place) < SAME_PLACE)
+                            .count())
+                    .max()
+                    .orElse(0);
+            return most * 3 >= places.size() * 2;
+        }
+
+        /** Whether it stands farther off than the lines of a cell. */
+        private boolean isFar(int place) {
+            PdfGridLine line = all.get(place).line();
+            return line.top() - all.get(place - 1).line().bottom() > LINE * line.size();
+        }
+
+        /** Whether a cell goes on from the line above within a sentence, and not only where that line happens to be full. */
+        private boolean goesOnWithin(int place) {
+            return IntStream.range(0, columns)
+                    .anyMatch(column -> goesOn(place, column)
+                            && isWithinSentence(
+                                    all.get(place - 1).last(column),
+                                    all.get(place).first(column)));
+        }
+
+        private static boolean isWithinSentence(PdfGridLine.Part above, PdfGridLine.Part part) {
+            return !ENDS.matcher(above.text()).matches()
+                    || !Character.isUpperCase(part.text().codePointAt(0));
+        }
+
+        private boolean goesOnAnywhere(int place) {
+            return IntStream.range(0, columns).anyMatch(column -> goesOn(place, column));
+        }
+
+        /** Whether a cell goes on from the line above, where its first word had no room. */
+        private boolean goesOn(int place, int column) {
+            if (place == 0 || !all.get(place).has(column) || !all.get(place - 1).has(column)) {
+                return false;
+            }
+            PdfGridLine.Part above = all.get(place - 1).last(column);
+            PdfGridLine.Part part = all.get(place).first(column);
+            float size = all.get(place).line().size();
+            return part.y() - above.y() < Math.min(LINE * size, PITCH * pitch)
+                    && above.right() + SPACE * size + part.firstWord() > rights[column] - EXACT
+                    && !BEGINS.matcher(part.text()).matches()
+                    && (column + 1 < columns || isWithinSentence(above, part));
+        }
+
+        private PdfTables.Table table(List<Integer> starts, int height) {
+            List<Float> xs = new ArrayList<>();
+            xs.add(lefts[0] - PADDING);
+            for (int column = 1; column < columns; column++) {
+                xs.add(Math.max(lefts[column] - PADDING, (strips.get(column - 1).left() + lefts[column]) / 2));
+            }
+            xs.add(rights[columns - 1] + PADDING);
+            List<Float> ys = new ArrayList<>();
+            PdfGridLine first = all.get(0).line();
+            ys.add(first.top() - first.size());
+            for (int start : starts) {
+                if (start > 0) {
+                    PdfGridLine line = all.get(start).line();
+                    ys.add(Math.max(all.get(start - 1).line().bottom(), line.top() - line.size()));
+                }
+            }
+            PdfGridLine last = all.get(height - 1).line();
+            ys.add(last.bottom() + last.size() * SPACE);
+            List<PdfPage.Mark> rules = xs.stream()
+                    .map(x -> new PdfPage.Mark(x, ys.get(0), x, ys.get(ys.size() - 1), false))
+                    .toList();
+            return new PdfTables.Table(xs, ys, rules);
+        }
+    }
+}
