@@ -51,7 +51,7 @@ record PdfGrid(PdfTables.Table table, int height) {
 
     /** What begins a paragraph of its own in a cell, or is one: "2. wax", "_A_ 2. wax", "3 A hive", "[2]". */
     private static final Pattern BEGINS =
-            Pattern.compile("(?:_+\\p{L}?_*\\s*)?[(\\[]?(?:\\d{1,3}|\\p{L}|[ivx]{1,4})[.)\\]](?:\\s|$).*"
+            Pattern.compile("(?:_+\\p{L}?_*\\s*)?[(\\[]?(?:\\p{Lu}?\\d{1,3}|\\p{L}|[ivx]{1,4})[.)\\]](?:\\s|$).*"
                     + "|\\d{1,3}\\s+\\p{Lu}.*|[(\\[].{0,10}[)\\]]|[\u2022\u25cb\u25a1\u2610\u2611\u2612*-].*");
 
     private static final Pattern ENDS = Pattern.compile(".*[.?!:]");
@@ -64,6 +64,14 @@ record PdfGrid(PdfTables.Table table, int height) {
 
         PdfGridLine.Part first(int column) {
             return cells.get(column).get(0);
+        }
+
+        /** Whether it holds more on its last line than a label and what hangs behind it. */
+        boolean isSpread(int column) {
+            return cells.get(column).stream()
+                            .filter(part -> part.y() == last(column).y())
+                            .count()
+                    > 2;
         }
 
         PdfGridLine.Part last(int column) {
@@ -313,7 +321,10 @@ record PdfGrid(PdfTables.Table table, int height) {
 
         /** Whether a cell goes on from the line above, where its first word had no room. */
         private boolean goesOn(int place, int column) {
-            if (place == 0 || !all.get(place).has(column) || !all.get(place - 1).has(column)) {
+            boolean both = place > 0
+                    && all.get(place).has(column)
+                    && all.get(place - 1).has(column);
+            if (!both || all.get(place - 1).isSpread(column)) {
                 return false;
             }
             PdfGridLine.Part above = all.get(place - 1).last(column);

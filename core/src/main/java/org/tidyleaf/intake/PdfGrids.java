@@ -13,6 +13,9 @@ final class PdfGrids {
     /** In sizes of letters: rows further apart are not of one table. */
     private static final float APART = 3.2f;
 
+    /** In points: what differs less begins at one place. */
+    private static final float SAME_PLACE = 2.5f;
+
     private PdfGrids() {}
 
     /** The tables of a page besides those drawn with rules. */
@@ -44,6 +47,7 @@ final class PdfGrids {
             List<PdfGridLine.Strip> left = line.clear(strips);
             boolean apart = line.top() - lines.get(end - 1).bottom() > APART * line.size();
             if (apart
+                    || isOfOtherColumns(lines.subList(from, end), line)
                     || inner(lines.subList(from, end + 1), left).isEmpty()
                     || crossesUsed(lines.subList(from, end), strips, line)) {
                 break;
@@ -60,6 +64,26 @@ final class PdfGrids {
                 .filter(strip -> lines.stream().anyMatch(line -> line.isLeftOf(strip))
                         && lines.stream().anyMatch(line -> line.isRightOf(strip)))
                 .toList();
+    }
+
+    /** Whether two or more texts of the line begin at other places than those where several lines above begin theirs. */
+    private static boolean isOfOtherColumns(List<PdfGridLine> above, PdfGridLine line) {
+        List<Float> begun = above.stream()
+                .flatMap(other -> other.parts().stream())
+                .map(PdfGridLine.Part::left)
+                .toList();
+        List<Float> places = begun.stream()
+                .filter(place ->
+                        begun.stream().filter(other -> isNear(place, other)).count() > 1)
+                .toList();
+        return line.parts().size() > 1
+                && !places.isEmpty()
+                && line.parts().stream()
+                        .noneMatch(part -> places.stream().anyMatch(place -> isNear(place, part.left())));
+    }
+
+    private static boolean isNear(float one, float other) {
+        return Math.abs(one - other) < SAME_PLACE;
     }
 
     /** Whether the line runs through a strip that parts two of the lines above. */

@@ -18,6 +18,9 @@ final class PdfTables {
     /** Fewer lines in each of two cells are a heading in two parts. */
     private static final int LEAST_LINES = 3;
 
+    /** In parts of a page's height: a higher frame is one of the page. */
+    private static final float HIGHEST_BOX = 0.6f;
+
     private PdfTables() {}
 
     /**
@@ -110,11 +113,25 @@ final class PdfTables {
                     && filled(page, table) == 1;
             if ((grid || rest && (page.number() > 0 || narrow)) && (rest || filled(page, table) >= 2)
                     || isRowAtEdge(page, table)
-                    || isRowOfLists(page, table)) {
+                    || isRowOfLists(page, table)
+                    || isBox(page, table)) {
                 tables.add(table);
             }
         }
         return tables;
+    }
+
+    /** A frame around several lines of text, and not around the page. */
+    private static boolean isBox(PdfPage page, Table table) {
+        return table.xs().size() == 2
+                && table.ys().size() == 2
+                && table.bottom() - table.top() < page.height() * HIGHEST_BOX
+                && page.glyphs().stream()
+                                .filter(glyph -> !glyph.text().isBlank() && table.holds(glyph))
+                                .map(glyph -> Math.round(glyph.y()))
+                                .distinct()
+                                .count()
+                        > 1;
     }
 
     /** A single row of two cells with several lines in each: two lists side by side. */
