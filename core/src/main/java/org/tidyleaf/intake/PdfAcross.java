@@ -25,6 +25,9 @@ final class PdfAcross {
 
     private static final Pattern NUMBER = Pattern.compile("[(#]?\\d{1,3}[.):]");
 
+    /** "____ 3. swarm", "( ) 3. swarm". */
+    private static final Pattern NUMBERED = Pattern.compile("(?:[_.\u2026]{2,}|[(\\[]\\s*[)\\]])?\\s*\\d{1,2}[.)]?\\s");
+
     private static final Pattern BOX =
             Pattern.compile("[\u2610-\u2612\u25a1\u25a2\u25cb\u25ef\u2022]|[(\\[]\\s?[xX]?\\s?[)\\]]");
 
@@ -47,6 +50,7 @@ final class PdfAcross {
                 || isLetteredAcross(rows, gutter)
                 || isBoxedAcross(rows, gutter)
                 || isListOfWords(rows, gutter)
+                || isMatched(rows, gutter)
                 || goesOnAcross(rows, gutter);
     }
 
@@ -122,6 +126,26 @@ final class PdfAcross {
             both++;
         }
         return both > 1 && both < MOST_WORDS_ROWS && rows.size() > both * 2;
+    }
+
+    /** "1. wax      A. glue" over "2. resin     B. comb": all that stands on the right has its letter, and a number beside it. */
+    private static boolean isMatched(List<PdfRow> rows, float gutter) {
+        char next = 'a';
+        for (PdfRow row : rows) {
+            String right = side(row, gutter, false);
+            if (right.isEmpty()) {
+                continue;
+            }
+            Matcher letter = LETTER.matcher(right);
+            boolean numbered = NUMBERED.matcher(side(row, gutter, true)).lookingAt();
+            if (!numbered
+                    || !letter.lookingAt()
+                    || Character.toLowerCase(letter.group(1).charAt(0)) != next) {
+                return false;
+            }
+            next++;
+        }
+        return next > 'b';
     }
 
     private static boolean isFew(String text) {

@@ -196,7 +196,8 @@ final class PdfLayout {
                 numbers.below(true);
             }
             Place place = repeated ? margin(page, row) : footnotes.contains(row) ? Place.FOOTNOTE : Place.BODY;
-            boolean apart = i > 0 && (row.y() - rows.get(i - 1).y()) / row.size() > usual.pitch() * 1.35;
+            boolean apart =
+                    i > 0 && (row.y() - lastAbove(page, rows.get(i - 1), row)) / row.size() > usual.pitch() * 1.35;
             if (apart) {
                 lines.end(0, "", place, Optional.empty(), false);
             }
@@ -239,6 +240,15 @@ final class PdfLayout {
         }
         waiting.forEach(picture -> figure(page, picture, lines, figures));
         labels(page, lines);
+    }
+
+    /** The baseline above a row, or the foot of the picture that stands between the two. */
+    private static float lastAbove(PdfPage page, PdfRow above, PdfRow row) {
+        return (float) page.pictures().stream()
+                .mapToDouble(picture -> picture.y() + picture.height())
+                .filter(foot -> foot > above.y() && foot < row.y())
+                .max()
+                .orElse(above.y());
     }
 
     /** @param first whether nothing stands above it on its page or in its column */

@@ -88,6 +88,10 @@ final class PdfParagraphs {
 
     private static final Pattern DASH_AT_END = Pattern.compile(".*\\s[-\u2013\u2014]");
 
+    private static final Pattern BOX = Pattern.compile("[\u2610-\u2612\u25a1\u25cb\u25ef]");
+
+    private static final Pattern ROOM_BEFORE = Pattern.compile(".*_{3}.*\\p{L}\\s?:");
+
     /** What marks an option, alone. */
     private static final Pattern SIGN = Pattern.compile("\\*{1,2}|[\u2713\u2714\u2605\u2611]");
 
@@ -260,6 +264,8 @@ final class PdfParagraphs {
     private boolean isWithinSentence(PdfRow row, PdfRow next) {
         String text = row.plain();
         if (SIGN.matcher(next.spaced()).matches()
+                || isBoxCut(row, next)
+                || isRoomCut(row, next)
                 || isNumberedGap(row, next)
                 || isBracketOpen(row.spaced(), next.spaced())) {
             return true;
@@ -280,6 +286,12 @@ final class PdfParagraphs {
             boolean worth = !isWide(row)
                     && !BEGINS.matcher(next.spaced()).matches()
                     && WORTH_BEHIND.matcher(next.spaced()).matches();
+            boolean plain = next.lastPart().isEmpty()
+                    && !BEGINS.matcher(next.spaced()).matches()
+                    && !ENDS.matcher(text).matches();
+            if (answers && plain) {
+                return true;
+            }
             return lower
                     && (worth
                             || listed
@@ -303,6 +315,17 @@ final class PdfParagraphs {
         }
         boolean left = next.left() < row.left() - LEFT;
         return !ENDS.matcher(text).matches() && !BEGINS.matcher(next.spaced()).matches() && (lower || !left);
+    }
+
+    /** "… True \u2610   False" over "\u2610". */
+    private static boolean isBoxCut(PdfRow row, PdfRow next) {
+        return BOX.matcher(next.spaced()).matches() && BOX.matcher(row.spaced()).find();
+    }
+
+    /** "Points: ____   Signature:" over "________". */
+    private static boolean isRoomCut(PdfRow row, PdfRow next) {
+        return ROOM.matcher(next.plain()).matches()
+                && ROOM_BEFORE.matcher(row.spaced()).matches();
     }
 
     /** Whether parts of a row stand far apart, but for a label before the text. */

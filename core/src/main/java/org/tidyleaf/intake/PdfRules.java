@@ -119,6 +119,10 @@ final class PdfRules {
                 .filter(mark -> tables.stream().noneMatch(table -> holds(table, mark)))
                 .toList();
         for (PdfPage.Mark top : level) {
+            if (page.glyphs().stream().anyMatch(glyph -> !glyph.text().isBlank() && isOver(glyph, top))) {
+                // It underlines the line above, as the other does the one below.
+                continue;
+            }
             for (PdfPage.Mark bottom : level) {
                 float height = bottom.top() - top.top();
                 boolean frame = Math.abs(top.left() - bottom.left()) < 3
