@@ -130,7 +130,8 @@ final class PdfAcross {
 
     /** "1. wax      A. glue" over "2. resin     B. comb": all that stands on the right has its letter, and a number beside it. */
     private static boolean isMatched(List<PdfRow> rows, float gutter) {
-        char next = 'a';
+        char last = 0;
+        int matched = 0;
         for (PdfRow row : rows) {
             String right = side(row, gutter, false);
             if (right.isEmpty()) {
@@ -138,14 +139,14 @@ final class PdfAcross {
             }
             Matcher letter = LETTER.matcher(right);
             boolean numbered = NUMBERED.matcher(side(row, gutter, true)).lookingAt();
-            if (!numbered
-                    || !letter.lookingAt()
-                    || Character.toLowerCase(letter.group(1).charAt(0)) != next) {
+            boolean inTurn = letter.lookingAt() && (last == 0 || letter.group(1).charAt(0) == last + 1);
+            if (!numbered || !inTurn) {
                 return false;
             }
-            next++;
+            last = letter.group(1).charAt(0);
+            matched++;
         }
-        return next > 'b';
+        return matched > 1;
     }
 
     private static boolean isFew(String text) {

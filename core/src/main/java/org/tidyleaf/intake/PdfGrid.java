@@ -36,6 +36,9 @@ record PdfGrid(PdfTables.Table table, int height) {
     /** In sizes of letters: lines of one cell are no further apart. */
     private static final float LINE = 1.75f;
 
+    /** What stands alone, so many times as far below as the nearest two lines, is no cell of the table. */
+    private static final float FAR = 1.5f;
+
     /** Lines so many times as far apart as the nearest two are not of one cell. */
     private static final float PITCH = 1.12f;
 
@@ -298,7 +301,7 @@ record PdfGrid(PdfTables.Table table, int height) {
         /** Whether it stands farther off than the lines of a cell. */
         private boolean isFar(int place) {
             PdfGridLine line = all.get(place).line();
-            return line.top() - all.get(place - 1).line().bottom() > LINE * line.size();
+            return line.top() - all.get(place - 1).line().bottom() > FAR * pitch;
         }
 
         /** Whether a cell goes on from the line above within a sentence, and not only where that line happens to be full. */

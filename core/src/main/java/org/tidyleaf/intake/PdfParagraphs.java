@@ -90,7 +90,8 @@ final class PdfParagraphs {
 
     private static final Pattern BOX = Pattern.compile("[\u2610-\u2612\u25a1\u25cb\u25ef]");
 
-    private static final Pattern ROOM_BEFORE = Pattern.compile(".*_{3}.*\\p{L}\\s?:");
+    private static final Pattern ROOM_BEFORE =
+            Pattern.compile(".*(?:_{3}|[\u2610\u25a1]).*(?:\\p{L}\\s?:|_\\s+(?:\\d{1,2}|\\p{L})[.)]?)");
 
     /** What marks an option, alone. */
     private static final Pattern SIGN = Pattern.compile("\\*{1,2}|[\u2713\u2714\u2605\u2611]");
@@ -234,7 +235,8 @@ final class PdfParagraphs {
         return below
                 && row.glyphs().size() >= LEAST_LETTERS
                 && row.right() < edges[place] + SAME_EDGE
-                && ((edges[place] - row.right()) * (isCentered(row, next) ? 2 : 1) < firstWord(next)
+                && (isBoxCut(row, next)
+                        || (edges[place] - row.right()) * (isCentered(row, next) ? 2 : 1) < firstWord(next)
                         || endsInHyphen(row, next))
                 && (isNumberedGap(row, next)
                         || isBold(row.glyphs().get(row.glyphs().size() - 1))
@@ -319,7 +321,10 @@ final class PdfParagraphs {
 
     /** "… True \u2610   False" over "\u2610". */
     private static boolean isBoxCut(PdfRow row, PdfRow next) {
-        return BOX.matcher(next.spaced()).matches() && BOX.matcher(row.spaced()).find();
+        return BOX.matcher(next.spaced()).matches()
+                && BOX.matcher(row.spaced()).find()
+                && !BOX.matcher(row.spaced()).lookingAt()
+                && Character.isLetter(last(row));
     }
 
     /** "Points: ____   Signature:" over "________". */
