@@ -85,6 +85,18 @@ record PdfGrid(PdfTables.Table table, int height) {
             return has(column) ? first(column).text() : "";
         }
 
+        /** The least distance of two lines within a cell; endless where each has one line. */
+        float pitch() {
+            float least = Float.MAX_VALUE;
+            for (List<PdfGridLine.Part> cell : cells) {
+                for (int i = 1; i < cell.size(); i++) {
+                    float distance = cell.get(i).y() - cell.get(i - 1).y();
+                    least = distance > SAME_LINE ? Math.min(least, distance) : least;
+                }
+            }
+            return least;
+        }
+
         int filled() {
             return (int) cells.stream().filter(cell -> !cell.isEmpty()).count();
         }
@@ -142,9 +154,12 @@ record PdfGrid(PdfTables.Table table, int height) {
                                 .mapToObj(column -> line.between(from(column), to(column)))
                                 .toList()));
             }
-            for (int i = 1; i < all.size(); i++) {
+            for (int i = 0; i < all.size(); i++) {
+                float above =
+                        i == 0 ? Float.NEGATIVE_INFINITY : all.get(i - 1).line().bottom();
                 pitch = Math.min(
-                        pitch, all.get(i).line().top() - all.get(i - 1).line().bottom());
+                        pitch,
+                        Math.min(all.get(i).line().top() - above, all.get(i).pitch()));
             }
             rights = new float[columns];
             lefts = new float[columns];
@@ -191,7 +206,7 @@ record PdfGrid(PdfTables.Table table, int height) {
                 boolean goesOn = goesOnAnywhere(i);
                 boolean begins = texts.has(0) && !goesOn(i, 0);
                 boolean several = !texts.has(0) && !goesOn && texts.filled() > 1;
-                boolean further = i > 0 && !goesOn && texts.filled() == 1 && (begins || isFar(i));
+                boolean further = i > 0 && !goesOn && texts.filled() == 1 && (begins || isFar(i) || isAlone(i));
                 if (further) {
                     height = i;
                     break;
@@ -296,6 +311,14 @@ record PdfGrid(PdfTables.Table table, int height) {
                     .max()
                     .orElse(0);
             return most * 3 >= places.size() * 2;
+        }
+
+        /** Whether nothing else stands in its column. */
+        private boolean isAlone(int place) {
+            return IntStream.range(0, columns)
+                    .filter(all.get(place)::has)
+                    .allMatch(column ->
+                            all.stream().filter(texts -> texts.has(column)).count() == 1);
         }
 
         /** Whether it stands farther off than the lines of a cell. */

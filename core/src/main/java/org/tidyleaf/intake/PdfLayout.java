@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 import org.tidyleaf.source.Box;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Emphasis;
@@ -242,10 +243,11 @@ final class PdfLayout {
         labels(page, lines);
     }
 
-    /** The baseline above a row, or the foot of the picture that stands between the two. */
+    /** The baseline above a row, or the foot of the picture or table that stands between the two. */
     private static float lastAbove(PdfPage page, PdfRow above, PdfRow row) {
-        return (float) page.pictures().stream()
-                .mapToDouble(picture -> picture.y() + picture.height())
+        DoubleStream pictures = page.pictures().stream().mapToDouble(picture -> picture.y() + picture.height());
+        DoubleStream tables = page.tables().stream().mapToDouble(PdfTables.Table::bottom);
+        return (float) DoubleStream.concat(pictures, tables)
                 .filter(foot -> foot > above.y() && foot < row.y())
                 .max()
                 .orElse(above.y());

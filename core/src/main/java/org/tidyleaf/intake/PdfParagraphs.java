@@ -66,8 +66,8 @@ final class PdfParagraphs {
     private static final Pattern ENDS = Pattern.compile(".*[.?!:;\u2026_)\\]][\"'\u201d\u2019\u00bb]?");
 
     /** "(2 points)", "(___/2)", "- 2 points": what had no room behind its question. */
-    private static final Pattern WORTH =
-            Pattern.compile("[(\\[][_.\u2026]*\\s*/?\\s*\\d{1,3}(?:[.,]\\d)?(?:\\s?\\p{L}{1,8}\\.?)?[)\\]]"
+    private static final Pattern WORTH = Pattern.compile(
+            "[(\\[][_.\u2026]*\\s*/?\\s*\\d{1,3}(?:[.,]\\d)?(?:\\s?\\p{L}{1,10}(?:/\\p{L})?\\.?){0,3}[)\\]]"
                     + "|[-\u2013\u2014]\\s+\\d{1,3}\\s?\\p{L}{1,8}\\.?");
 
     /** "first.      (6 marks)": the end of a sentence, and far behind it what it is worth. */
@@ -106,12 +106,16 @@ final class PdfParagraphs {
 
     private static final int SEVERAL = 2;
 
+    /** "Key: 1 b; 2 c; 4.1 mass;" over "4.2 honey": a list of answers goes on behind the sign between two. */
+    private static final Pattern LIST_CUT =
+            Pattern.compile("(?:.*(?:^|\\s)\\d{1,3}(?:\\.?\\d{1,2}|\\p{Ll})?\\s?[.):]?\\s\\S[^;]*;){2}");
+
     private static final Pattern WITHIN_LIST = Pattern.compile("\\d{1,3}\\s?,.*");
 
     private static final Pattern LETTERS_CUT = Pattern.compile(".*\\(\\p{Lu}\\s?[-\u2013]");
 
     /** "…   5." over "swarm   6. red": a list of answers. */
-    private static final Pattern NUMBER_ALONE = Pattern.compile(".*\\s{2}\\d{1,3}[.)]");
+    private static final Pattern NUMBER_ALONE = Pattern.compile(".*\\s{2}\\d{1,3}(?:[-\u2013]\\d{1,3})?[.)]");
 
     private static final Pattern LABEL_ALONE = Pattern.compile(".*[(\\[]?[A-Ha-h][.)\\]]");
 
@@ -299,6 +303,9 @@ final class PdfParagraphs {
                             || listed
                             || next.lastPart().isEmpty()
                                     && LABEL_ALONE.matcher(text).matches());
+        }
+        if (LIST_CUT.matcher(row.spaced()).matches()) {
+            return true;
         }
         boolean dashed = DASH_AT_END.matcher(row.spaced()).matches();
         boolean range = RANGE.matcher(next.spaced()).matches() && Character.isLetter(last(row));
