@@ -189,16 +189,25 @@ final class PdfParagraphs {
             PdfRow row = rows.get(i);
             float left = row.left();
             List<Float> rights = new ArrayList<>();
+            Set<Float> tabbed = new HashSet<>();
             for (int j = from; j < to; j++) {
                 PdfRow other = rows.get(j);
                 if ((shows[j] || j == i) && other.left() < row.right() && other.right() > row.left()) {
                     rights.add(other.right());
+                    if (isWide(other)) {
+                        tabbed.add(other.right());
+                    }
                     left = Math.min(left, other.left());
                 }
             }
             // The head of a paper may reach over more than one column.
             rights.sort(Comparator.reverseOrder());
             int outside = 0;
+            while (outside < Math.min(MOST_OUTSIDE, rights.size() / FEW)
+                    && tabbed.contains(rights.get(outside))
+                    && rights.get(outside) - rights.get(outside + 1) > SAME_EDGE) {
+                outside++;
+            }
             while (right < end
                     && outside < Math.min(MOST_OUTSIDE, rights.size() / FEW)
                     && rights.get(outside) - rights.get(outside + 1) > FAR_OVER) {
