@@ -28,6 +28,8 @@ final class PdfAcross {
     /** "____ 3. swarm", "( ) 3. swarm". */
     private static final Pattern NUMBERED = Pattern.compile("(?:[_.\u2026]{2,}|[(\\[]\\s*[)\\]])?\\s*\\d{1,2}[.)]?\\s");
 
+    private static final Pattern NUMBER_ALONE = Pattern.compile("[(\\[]?\\d{1,2}(?:\\.\\d{1,2}){0,3}[.)\\]]?");
+
     private static final Pattern BOX =
             Pattern.compile("[\u2610-\u2612\u25a1\u25a2\u25cb\u25ef\u2022]|[(\\[]\\s?[xX]?\\s?[)\\]]");
 
@@ -51,6 +53,7 @@ final class PdfAcross {
                 || isBoxedAcross(rows, gutter)
                 || isListOfWords(rows, gutter)
                 || isMatched(rows, gutter)
+                || isBehindLabels(rows, gutter)
                 || goesOnAcross(rows, gutter);
     }
 
@@ -147,6 +150,22 @@ final class PdfAcross {
             matched++;
         }
         return matched > 1;
+    }
+
+    /** "1.1.1           Name the shape." over "(2)" at the right: far behind a number stands the text that it numbers. */
+    private static boolean isBehindLabels(List<PdfRow> rows, float gutter) {
+        int behind = 0;
+        for (PdfRow row : rows) {
+            String right = side(row, gutter, false);
+            if (right.isEmpty() || POINTS.matcher(right).matches()) {
+                continue;
+            }
+            if (!NUMBER_ALONE.matcher(side(row, gutter, true)).matches()) {
+                return false;
+            }
+            behind++;
+        }
+        return behind > 0;
     }
 
     private static boolean isFew(String text) {

@@ -300,9 +300,9 @@ record PdfGrid(PdfTables.Table table, int height) {
         }
 
         private boolean isAligned(int height, int column, ToDoubleFunction<PdfGridLine.Part> edge) {
-            List<Double> places = all.subList(0, height).stream()
-                    .filter(texts -> texts.has(column))
-                    .map(texts -> edge.applyAsDouble(texts.first(column)))
+            List<Double> places = IntStream.range(0, height)
+                    .filter(place -> all.get(place).has(column) && !goesOn(place, column))
+                    .mapToObj(place -> edge.applyAsDouble(all.get(place).first(column)))
                     .toList();
             long most = places.stream()
                     .mapToLong(place -> places.stream()

@@ -205,6 +205,7 @@ final class PdfParagraphs {
             int outside = 0;
             while (outside < Math.min(MOST_OUTSIDE, rights.size() / FEW)
                     && tabbed.contains(rights.get(outside))
+                    && rights.get(outside) > row.right() + SAME_EDGE
                     && rights.get(outside) - rights.get(outside + 1) > SAME_EDGE) {
                 outside++;
             }
@@ -332,7 +333,8 @@ final class PdfParagraphs {
             return true;
         }
         boolean left = next.left() < row.left() - LEFT;
-        return !ENDS.matcher(text).matches() && !BEGINS.matcher(next.spaced()).matches() && (lower || !left);
+        boolean ended = ENDS.matcher(text).matches() && !(lower && text.endsWith(")"));
+        return !ended && !BEGINS.matcher(next.spaced()).matches() && (lower || !left);
     }
 
     /** "… True \u2610   False" over "\u2610". */

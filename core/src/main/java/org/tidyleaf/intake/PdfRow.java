@@ -162,7 +162,8 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
     /** Where what stands farthest to the right begins behind a wide gap; empty where the row has none. */
     Optional<Float> lastPart() {
         for (int i = glyphs.size() - 1; i > 0; i--) {
-            if (glyphs.get(i).x() - glyphs.get(i - 1).right() > WIDE_GAP * size) {
+            boolean wide = glyphs.get(i).x() - glyphs.get(i - 1).right() > WIDE_GAP * size;
+            if (wide || glyphs.get(i).text().startsWith("\t")) {
                 return Optional.of(glyphs.get(i).x());
             }
         }
