@@ -20,6 +20,12 @@ final class PdfParagraphs {
     /** Rows of one paragraph stand no further apart than so many usual distances. */
     private static final double APART = 1.25;
 
+    /** Rows so many times as far apart as those next to them are of two paragraphs. */
+    private static final float BETWEEN = 1.15f;
+
+    /** In sizes of letters: lines of text are no nearer to one another. */
+    private static final float LEAST_LINE = 0.9f;
+
     /** Shorter rows were not broken by the edge of a column. */
     private static final int LEAST_LETTERS = 20;
 
@@ -92,6 +98,13 @@ final class PdfParagraphs {
 
     private static final Pattern ROOM_BEFORE =
             Pattern.compile(".*(?:_{3}|[\u2610\u25a1]).*(?:\\p{L}\\s?:|_\\s+(?:\\d{1,2}|\\p{L})[.)]?)");
+
+    /** What is left of such a line: "____", "____ / 25". */
+    private static final Pattern ROOM_CUT = Pattern.compile("[_.\u2026\\s]+(?:/\\s?\\d{1,3}(?:\\s?\\p{L}{1,8}\\.?)?)?");
+
+    /** "kg   [2]" below "… ________": a unit that had no room behind the rule. */
+    private static final Pattern UNIT_CUT =
+            Pattern.compile("\\p{L}{1,3}[23\u00b2\u00b3]?(?:\\s+[(\\[]\\d{1,2}(?:\\s?\\p{L}{1,8}\\.?)?[)\\]])?");
 
     /** What marks an option, alone. */
     private static final Pattern SIGN = Pattern.compile("\\*{1,2}|[\u2713\u2714\u2605\u2611]");
@@ -247,6 +260,7 @@ final class PdfParagraphs {
                 && (next.left() > row.left() - FIRST_LINE && next.left() < row.left() + HANGING
                         || isCentered(row, next));
         return below
+                && !isParagraphEnd(place)
                 && row.glyphs().size() >= LEAST_LETTERS
                 && row.right() < edges[place] + SAME_EDGE
                 && (isBoxCut(row, next)
@@ -257,6 +271,25 @@ final class PdfParagraphs {
                                 == isBold(next.glyphs().get(0)))
                 && (!alone[place] || goesOnInSmall(next))
                 && isWithinSentence(row, next);
+    }
+
+    /** Whether the next row stands farther off than those around it: a space between paragraphs. */
+    private boolean isParagraphEnd(int place) {
+        float distance = distance(place);
+        boolean above = place > 0 && distance > BETWEEN * distance(place - 1) && distance(place - 1) > 0;
+        boolean below = place + 2 < rows.size() && distance > BETWEEN * distance(place + 1) && distance(place + 1) > 0;
+        return above && isFull(place - 1) || below && isFull(place + 1);
+    }
+
+    private float distance(int place) {
+        float size = rows.get(place).size();
+        float distance = rows.get(place + 1).y() - rows.get(place).y();
+        return distance > LEAST_LINE * size && Math.abs(rows.get(place + 1).size() - size) < 0.5f ? distance : 0;
+    }
+
+    private boolean isFull(int place) {
+        return edges[place] - rows.get(place).right() < firstWord(rows.get(place + 1))
+                && rows.get(place).glyphs().size() >= LEAST_LETTERS;
     }
 
     /** "… the bees had filled 9" over "______ . Today": a gap below its number, which may be bold. */

@@ -8,6 +8,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.tidyleaf.source.Box;
 import org.tidyleaf.source.Emphasis;
 
@@ -42,6 +44,9 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
 
     /** Signs that share so much of their width stand above one another. */
     private static final float STACKED = 0.5f;
+
+    private static final Pattern GLUED =
+            Pattern.compile("(?:\\((?:[ivx]{1,5}|[a-z])\\)|\\d{1,2}(?:\\.\\d{1,2}){1,3})(?=\\p{Lu}\\p{Ll}{2})");
 
     float left() {
         return glyphs.get(0).x();
@@ -203,13 +208,14 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
         StringBuilder run = new StringBuilder();
         Set<Emphasis> look = Set.of();
         PdfPage.Glyph before = null;
+        PdfPage.Glyph behindLabel = behindLabel();
         for (PdfPage.Glyph glyph : glyphs) {
             Set<Emphasis> here = withScripts(glyph);
             String gap = before == null ? "" : gap(before, glyph);
             boolean aligned = gap.equals(" ")
                     && stops.stream().anyMatch(stop -> Math.abs(stop - glyph.x()) < 1)
                     && isLabel(glyphs.indexOf(glyph));
-            boolean tabbed = before != null && glyph.text().startsWith("\t");
+            boolean tabbed = before != null && (glyph.text().startsWith("\t") || glyph == behindLabel);
             gap = tabbed ? "\t" : aligned ? "   " : gap;
             // What is left free between two words that are underlined is no room to write on.
             if (!here.equals(look) || gap.length() > 1 || gap.equals("\t")) {
@@ -224,6 +230,19 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
             before = glyph;
         }
         lines.append(run.toString(), look, "");
+    }
+
+    /** The first letter of "(ii)How" and "1.1Name": labels that are as wide as the room before their text. Null where there is none. */
+    private PdfPage.Glyph behindLabel() {
+        Matcher glued = GLUED.matcher(spaced());
+        int length = 0;
+        for (PdfPage.Glyph glyph : glyphs) {
+            if (!glued.lookingAt() || length == glued.end()) {
+                return glued.lookingAt() ? glyph : null;
+            }
+            length += glyph.text().strip().length();
+        }
+        return null;
     }
 
     private Set<Emphasis> withScripts(PdfPage.Glyph glyph) {

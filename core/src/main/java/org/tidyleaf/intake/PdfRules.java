@@ -21,6 +21,11 @@ final class PdfRules {
     /** In points: a higher frame holds more than a word. */
     private static final float HIGHEST_FRAME = 26;
 
+    /** In sizes of letters above the baseline: between them a rule strikes letters out. */
+    private static final float LOWEST_STROKE = 0.15f;
+
+    private static final float HIGHEST_STROKE = 0.45f;
+
     private static final String BLANK = "________";
 
     /** What is left of a rule beside the words that were written on it. */
@@ -46,15 +51,19 @@ final class PdfRules {
                 continue;
             }
             List<Integer> over = new ArrayList<>();
+            boolean struck = false;
             for (int i = 0; i < glyphs.size(); i++) {
                 PdfPage.Glyph glyph = glyphs.get(i);
                 if (isOver(glyph, rule) && !glyph.text().isBlank()) {
                     glyphs.set(i, underlined(glyph));
                     over.add(i);
+                } else if (isThrough(glyph, rule)) {
+                    glyphs.set(i, set(glyph, Emphasis.STRIKE));
+                    struck = true;
                 }
             }
             filled(glyphs, over, rule);
-            if (over.isEmpty() && rule.width() >= SHORTEST) {
+            if (over.isEmpty() && !struck && rule.width() >= SHORTEST) {
                 alone.add(rule);
             }
         }
@@ -110,6 +119,17 @@ final class PdfRules {
         float middle = glyph.x() + glyph.width() / 2;
         float below = rule.top() - glyph.y();
         return rule.left() <= middle && middle <= rule.right() && below > -1 && below < glyph.size() * 0.35f;
+    }
+
+    /** Whether the rule runs through the middle of a letter. */
+    private static boolean isThrough(PdfPage.Glyph glyph, PdfPage.Mark rule) {
+        float middle = glyph.x() + glyph.width() / 2;
+        float above = (glyph.y() - (rule.top() + rule.bottom()) / 2) / glyph.size();
+        return rule.left() <= middle
+                && middle <= rule.right()
+                && above > LOWEST_STROKE
+                && above < HIGHEST_STROKE
+                && Character.isLetterOrDigit(glyph.text().codePointAt(0));
     }
 
     /** A frame around a word or two sets them apart like a marker pen. */
