@@ -213,6 +213,10 @@ final class PdfParagraphs {
                     left = Math.min(left, other.left());
                 }
             }
+            // What stands at a tab may reach farther than text does.
+            if (!isWide(row) && rights.size() - tabbed.size() >= FEW) {
+                rights.removeIf(place -> tabbed.contains(place) && place > row.right() + SAME_EDGE);
+            }
             // The head of a paper may reach over more than one column.
             rights.sort(Comparator.reverseOrder());
             int outside = 0;
@@ -319,14 +323,17 @@ final class PdfParagraphs {
                 || isBracketOpen(row.spaced(), next.spaced())) {
             return true;
         }
+        boolean numberCut = NUMBER_ALONE.matcher(row.spaced()).matches()
+                && Character.isLowerCase(next.glyphs().get(0).text().codePointAt(0));
+        if (numberCut) {
+            return true;
+        }
         boolean wide = isWide(row) || next.lastPart().isPresent();
         boolean lower = Character.isLowerCase(next.glyphs().get(0).text().codePointAt(0));
         if (wide) {
             boolean answers =
                     ANSWER.matcher(row.spaced()).results().limit(SEVERAL).count() == SEVERAL;
-            boolean listed = answers
-                    || text.endsWith(",")
-                    || NUMBER_ALONE.matcher(row.spaced()).matches();
+            boolean listed = answers || text.endsWith(",");
             if (answers
                     && text.endsWith(",")
                     && WITHIN_LIST.matcher(next.spaced()).matches()) {
