@@ -66,7 +66,7 @@ final class PdfGrids {
                 .toList();
     }
 
-    /** Whether two or more texts of the line begin at other places than those where several lines above begin theirs. */
+    /** Whether most texts of the line begin at other places than those where several lines above begin theirs. */
     private static boolean isOfOtherColumns(List<PdfGridLine> above, PdfGridLine line) {
         List<Float> begun = above.stream()
                 .flatMap(other -> other.parts().stream())
@@ -76,10 +76,12 @@ final class PdfGrids {
                 .filter(place ->
                         begun.stream().filter(other -> isNear(place, other)).count() > 1)
                 .toList();
+        long beginning = line.parts().stream()
+                .filter(part -> places.stream().anyMatch(place -> isNear(place, part.left())))
+                .count();
         return line.parts().size() > 1
                 && !places.isEmpty()
-                && line.parts().stream()
-                        .noneMatch(part -> places.stream().anyMatch(place -> isNear(place, part.left())));
+                && beginning * 2 < line.parts().size();
     }
 
     private static boolean isNear(float one, float other) {
