@@ -303,6 +303,10 @@ final class PdfLayout {
     private static String lastOf(int column, List<Line> lines) {
         for (int i = lines.size() - 1; i >= 0; i--) {
             Optional<Cell> cell = lines.get(i).layout().cell();
+            Place place = lines.get(i).layout().place();
+            if (place == Place.HEADER || place == Place.FOOTER) {
+                continue;
+            }
             if (cell.isEmpty()) {
                 return "";
             }

@@ -83,6 +83,9 @@ final class PdfParagraphs {
     /** "… Use the (4)" over "______ to loosen": a gap within the sentence. */
     private static final Pattern GAP_GOES_ON = Pattern.compile("[_.\u2026]{3,}[,;]?\\s\\p{Ll}.*");
 
+    /** "(      ).   [1]" below "… is called a": a gap in brackets at the sentence's end. */
+    private static final Pattern EMPTY_BRACKETS = Pattern.compile("[(\\[]\\s*[)\\]]\\s?[.,;](?:\\s.*)?");
+
     private static final Pattern GAP_FIRST = Pattern.compile("[_.\u2026]{3,}\\s?[.,;]?\\s\\S");
 
     private static final Pattern NUMBER_LAST = Pattern.compile(".*\\p{L}[,;]?\\s[(\\[]?\\d{1,3}[)\\].]?");
@@ -320,7 +323,8 @@ final class PdfParagraphs {
                 || isBoxCut(row, next)
                 || isRoomCut(row, next)
                 || isNumberedGap(row, next)
-                || isBracketOpen(row.spaced(), next.spaced())) {
+                || isBracketOpen(row.spaced(), next.spaced())
+                || EMPTY_BRACKETS.matcher(next.spaced()).matches() && Character.isLowerCase(last(row))) {
             return true;
         }
         boolean numberCut = NUMBER_ALONE.matcher(row.spaced()).matches()
