@@ -40,6 +40,11 @@ final class PdfFormulas {
     /** Signs whose baselines are nearer than this stand on one line. */
     private static final float LINE = 0.6f;
 
+    /** Scripts are smaller than this share of what they stand behind, and so near to it. */
+    private static final float SCRIPT = 0.85f;
+
+    private static final float NEXT = 0.2f;
+
     private static final float ABOVE_BAR = 0.8f;
     private static final float BELOW_BAR = 0.6f;
 
@@ -119,8 +124,7 @@ final class PdfFormulas {
             return false;
         }
         List<Glyph> inside = within(bar, sign.get()).stream()
-                .filter(glyph -> glyph.y() > bar.top() + 0.1f * glyph.size()
-                        && glyph.y() < bar.top() + 2.2f * sign.get().size())
+                .filter(glyph -> glyph.y() > bar.top() + 0.1f * glyph.size() && glyph.y() < foot(sign.get(), bar))
                 .toList();
         if (inside.isEmpty()) {
             return false;
@@ -131,6 +135,12 @@ final class PdfFormulas {
         replace(all, "\\sqrt{" + PdfFormulaRun.latex(inside) + "}", base.y(), base.size());
         used.add(bar);
         return true;
+    }
+
+    /** How far down a radicand may stand: to the foot of the root sign, which some fonts hang from its bar. */
+    private static float foot(Glyph sign, Mark bar) {
+        boolean hangs = sign.y() - bar.top() < 0.5f * sign.size();
+        return hangs ? bar.top() + 2.2f * sign.size() : sign.y() + 0.35f * sign.size();
     }
 
     private void fraction(Mark bar) {
@@ -148,6 +158,8 @@ final class PdfFormulas {
         }
         keepNearest(above, bar);
         keepNearest(below, bar);
+        addScripts(above, bar);
+        addScripts(below, bar);
         if (isUnderline(above, bar)) {
             return;
         }
@@ -201,6 +213,19 @@ final class PdfFormulas {
                 .min(Comparator.comparingDouble(glyph -> Math.abs(glyph.y() - bar.top())))
                 .ifPresent(nearest -> part.removeIf(
                         glyph -> Math.abs(glyph.y() - nearest.y()) > LINE * Math.max(glyph.size(), nearest.size())));
+    }
+
+    /** Small signs right behind one of a fraction's half, a little higher or lower. */
+    private void addScripts(List<Glyph> part, Mark bar) {
+        for (Glyph glyph : within(bar, null)) {
+            boolean script = part.stream()
+                    .anyMatch(base -> glyph.size() < SCRIPT * base.size()
+                            && Math.abs(glyph.x() - base.right()) < NEXT * base.size()
+                            && Math.abs(glyph.y() - base.y()) < LINE * base.size());
+            if (script && !part.contains(glyph)) {
+                part.add(glyph);
+            }
+        }
     }
 
     private List<Glyph> within(Mark bar, @Nullable Glyph without) {

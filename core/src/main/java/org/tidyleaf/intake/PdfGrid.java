@@ -46,7 +46,7 @@ record PdfGrid(PdfTables.Table table, int height) {
     private static final float HANGING = 2.4f;
 
     private static final Pattern LABEL = Pattern.compile(
-            "[(\\[]?(?:\\d{1,3}|\\p{L}|[ivx]{1,5})[.):\\]]{0,2}|[\\p{So}\\p{Po}\\p{Pd}\u2022\u25cb]|[(\\[]\\s*[)\\]]");
+            "[(\\[]?(?:(?:\\p{Lu}\\p{L}{0,11}\\s?)?\\d{1,3}(?:\\.\\d{1,2}){0,3}|\\p{L}|[ivx]{1,5})[.):\\]]{0,2}|[\\p{So}\\p{Po}\\p{Pd}\u2022\u25cb]|[(\\[]\\s*[)\\]]");
 
     private static final Pattern NUMBERED = Pattern.compile("[(]?\\d{1,3}[.)](?:\\s|$)");
 
@@ -123,7 +123,9 @@ record PdfGrid(PdfTables.Table table, int height) {
                     .toList();
             boolean labels =
                     before.stream().allMatch(text -> LABEL.matcher(text).matches());
-            if (!labels || strip.width() > HANGING * lines.get(0).size()) {
+            if (!labels
+                    || strips.size() > 1
+                            && strip.width() > HANGING * lines.get(0).size()) {
                 parting.add(strip);
                 from = strip.right();
             }
