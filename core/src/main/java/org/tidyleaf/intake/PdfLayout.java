@@ -45,6 +45,9 @@ final class PdfLayout {
     /** In signs: a shorter text of a cell has room for the next word and goes on nowhere. */
     private static final int LEAST_CUT = 12;
 
+    /** Between what does not belong together. */
+    private static final String WIDE = "   ";
+
     private PdfLayout() {}
 
     /** @param notes takes what could not be read with certainty */
@@ -340,21 +343,42 @@ final class PdfLayout {
         return left;
     }
 
-    /** "A." and, with its foot on the same line, the picture that it letters; "a)" and "b)" may follow on it with theirs. */
+    /** "A.", and with its foot on the same line the picture that it letters; "a)" and "b)" may follow on it with theirs, and each may stand behind its picture. */
     private static List<PdfPage.Picture> behindLabels(List<PdfPage.Picture> pictures, PdfRow row) {
-        List<PdfPage.Picture> behind = new ArrayList<>();
-        float from = Float.NEGATIVE_INFINITY;
-        for (PdfPage.Picture picture : pictures.stream()
+        List<PdfPage.Picture> level = pictures.stream()
                 .filter(picture -> Math.abs(picture.y() + picture.height() - row.y()) < row.size() / 2)
                 .sorted(Comparator.comparingDouble(PdfPage.Picture::x))
-                .toList()) {
-            int before = between(row, from, picture.x()).size();
-            if (before > 0 && before <= LONGEST_LABEL) {
+                .toList();
+        if (areBeforeLabels(level, row)) {
+            return level;
+        }
+        List<PdfPage.Picture> behind = new ArrayList<>();
+        float from = Float.NEGATIVE_INFINITY;
+        for (PdfPage.Picture picture : level) {
+            if (isLabel(between(row, from, picture.x()))) {
                 behind.add(picture);
                 from = picture.x();
             }
         }
         return behind;
+    }
+
+    /** Whether behind each of several pictures stands a label, and nothing before the first. */
+    private static boolean areBeforeLabels(List<PdfPage.Picture> level, PdfRow row) {
+        if (level.size() < 2 || level.get(0).x() > row.left()) {
+            return false;
+        }
+        for (int i = 0; i < level.size(); i++) {
+            float to = i + 1 < level.size() ? level.get(i + 1).x() : Float.POSITIVE_INFINITY;
+            if (!isLabel(between(row, level.get(i).x(), to))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean isLabel(List<PdfPage.Glyph> glyphs) {
+        return !glyphs.isEmpty() && glyphs.size() <= LONGEST_LABEL;
     }
 
     private static List<PdfPage.Glyph> between(PdfRow row, float from, float to) {
@@ -363,22 +387,24 @@ final class PdfLayout {
                 .toList();
     }
 
-    /** Labels and pictures in the order in which they stand. */
+    /** Labels and pictures in the order in which they stand, what belongs together closer than what follows. */
     private static void writeAround(
             List<PdfPage.Picture> pictures, PdfRow row, LineCollector lines, List<Figure> figures) {
+        boolean picturesFirst = pictures.get(0).x() < row.left();
         float from = Float.NEGATIVE_INFINITY;
         for (PdfPage.Picture picture : pictures) {
-            part(row, from, picture.x(), lines);
+            part(row, from, picture.x(), picturesFirst ? "  " : from < 0 ? "" : WIDE, lines);
+            lines.append(picturesFirst && from >= 0 ? WIDE : "", Set.of(), "");
             inline(picture, lines, figures);
             from = picture.x();
         }
-        part(row, from, Float.POSITIVE_INFINITY, lines);
+        part(row, from, Float.POSITIVE_INFINITY, picturesFirst ? "  " : WIDE, lines);
     }
 
-    private static void part(PdfRow row, float from, float to, LineCollector lines) {
+    private static void part(PdfRow row, float from, float to, String before, LineCollector lines) {
         List<PdfPage.Glyph> glyphs = between(row, from, to);
         if (!glyphs.isEmpty()) {
-            lines.append(from < 0 ? "" : "   ", Set.of(), "");
+            lines.append(before, Set.of(), "");
             new PdfRow(glyphs, row.y(), row.size(), false).write(lines);
         }
     }

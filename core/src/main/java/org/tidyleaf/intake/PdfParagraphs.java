@@ -26,6 +26,8 @@ final class PdfParagraphs {
     /** In sizes of letters: lines of text are no nearer to one another. */
     private static final float LEAST_LINE = 0.9f;
 
+    private static final double APART_BY_FRACTION = 2;
+
     /** Shorter rows were not broken by the edge of a column. */
     private static final int LEAST_LETTERS = 20;
 
@@ -217,9 +219,8 @@ final class PdfParagraphs {
                 }
             }
             // What stands at a tab may reach farther than text does.
-            if (!isWide(row) && rights.size() - tabbed.size() >= FEW) {
-                rights.removeIf(place -> tabbed.contains(place) && place > row.right() + SAME_EDGE);
-            }
+            boolean farther = rights.size() - tabbed.size() >= FEW
+                    && rights.removeIf(place -> tabbed.contains(place) && place > row.right() + SAME_EDGE);
             // The head of a paper may reach over more than one column.
             rights.sort(Comparator.reverseOrder());
             int outside = 0;
@@ -235,7 +236,7 @@ final class PdfParagraphs {
                 outside++;
             }
             float edge = rights.get(outside);
-            alone[i] = rights.size() > outside + 1 && edge - rights.get(outside + 1) > SAME_EDGE;
+            alone[i] = !farther && rights.size() > outside + 1 && edge - rights.get(outside + 1) > SAME_EDGE;
             float room = (left < right ? right : end) - left;
             edges[i] = edge - left >= FILLED * room ? edge : Float.MAX_VALUE;
         }
@@ -262,7 +263,7 @@ final class PdfParagraphs {
         PdfRow row = rows.get(place);
         PdfRow next = rows.get(place + 1);
         boolean below = next.y() > row.y()
-                && (next.y() - row.y()) / row.size() < pitch * APART
+                && (next.y() - row.y()) / row.size() < pitch * (isHigh(row) || isHigh(next) ? APART_BY_FRACTION : APART)
                 && Math.abs(next.size() - row.size()) < 0.5f
                 && (next.left() > row.left() - FIRST_LINE && next.left() < row.left() + HANGING
                         || isCentered(row, next));
@@ -286,6 +287,11 @@ final class PdfParagraphs {
         boolean above = place > 0 && distance > BETWEEN * distance(place - 1) && distance(place - 1) > 0;
         boolean below = place + 2 < rows.size() && distance > BETWEEN * distance(place + 1) && distance(place + 1) > 0;
         return above && isFull(place - 1) || below && isFull(place + 1);
+    }
+
+    /** A fraction needs more room than a line. */
+    private static boolean isHigh(PdfRow row) {
+        return row.glyphs().stream().anyMatch(glyph -> glyph.text().contains("\\frac"));
     }
 
     private float distance(int place) {

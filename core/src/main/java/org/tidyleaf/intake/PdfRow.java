@@ -42,6 +42,11 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
     /** Baselines closer than this belong to one row. */
     private static final float ROW_TOLERANCE = 0.45f;
 
+    /** In sizes of the line's letters: how high above its baseline an exponent stands at most, and how large it is. */
+    private static final float HIGHEST_SCRIPT = 0.65f;
+
+    private static final float SCRIPT = 0.8f;
+
     /** Signs that share so much of their width stand above one another. */
     private static final float STACKED = 0.5f;
 
@@ -134,7 +139,34 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
         if (!open.isEmpty()) {
             rows.add(row(open));
         }
-        return rows;
+        return withScripts(rows);
+    }
+
+    /** Exponents that stand so high above their line that they look like one of their own. */
+    private static List<PdfRow> withScripts(List<PdfRow> rows) {
+        List<PdfRow> joined = new ArrayList<>();
+        for (int i = 0; i < rows.size(); i++) {
+            boolean raised = i + 1 < rows.size() && rows.get(i).isRaisedOver(rows.get(i + 1));
+            if (raised) {
+                List<PdfPage.Glyph> all = new ArrayList<>(rows.get(i).glyphs());
+                all.addAll(rows.get(i + 1).glyphs());
+                joined.add(row(all));
+                i++;
+            } else {
+                joined.add(rows.get(i));
+            }
+        }
+        return joined;
+    }
+
+    /** Whether all its signs are small and stand right behind, and half their height above, those of another row. */
+    private boolean isRaisedOver(PdfRow line) {
+        return line.y() - y < HIGHEST_SCRIPT * line.size()
+                && glyphs.stream()
+                        .allMatch(script -> script.size() < SCRIPT * line.size()
+                                && line.glyphs().stream()
+                                        .anyMatch(letter ->
+                                                Math.abs(script.x() - letter.right()) < WORD_GAP * line.size()));
     }
 
     private static PdfRow row(List<PdfPage.Glyph> glyphs) {

@@ -15,6 +15,10 @@ final class KeyListFinder {
     private static final Pattern HEADING =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*)?");
 
+    /** "Question    Answer" over "1    b": the heads of two columns that no table keeps. */
+    private static final Pattern HEADS = Vocabulary.pattern(
+            "[\\p{L}#.]{1,12}(?:\\t|\\s{2,})\\s*" + Vocabulary.ALL.either("list", "answer") + "\\W*");
+
     /** "Part A answers", "Section 2 – Answer key": the answers of one part only. */
     static final Pattern PART_HEADING = Vocabulary.pattern("\\W*(" + Vocabulary.ALL.either("section")
             + "\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,5}))\\s*[:.)\u2013\u2014-]*\\s*" + Vocabulary.ALL.either("list") + "\\W*");
@@ -75,7 +79,8 @@ final class KeyListFinder {
                 && cues.labels().isEmpty()
                 && cues.line().layout().cell().isEmpty()
                 && !WrappedWords.isRestOfSentence(all, piece)
-                && HEADING.matcher(cues.text()).matches();
+                && (HEADING.matcher(cues.text()).matches()
+                        || HEADS.matcher(cues.text()).matches());
     }
 
     /** From the first heading of a part's answers on, where everything below it is an answer. */
