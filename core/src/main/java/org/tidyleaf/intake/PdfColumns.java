@@ -64,6 +64,29 @@ final class PdfColumns {
         return ordered;
     }
 
+    /** How far down the second columns of a page reach, where it has any by itself. */
+    static List<Reach> secondColumns(PdfPage page, List<PdfRow> rows) {
+        List<Reach> reaches = new ArrayList<>();
+        List<PdfRow> ordered = inOrder(page, rows, Set.of(), new TreeSet<>());
+        for (int i = 1; i < ordered.size(); i++) {
+            boolean second = ordered.get(i).newColumn()
+                    && ordered.get(i).y() < ordered.get(i - 1).y();
+            if (second) {
+                int last = i;
+                while (last + 1 < ordered.size()
+                        && !ordered.get(last + 1).newColumn()
+                        && ordered.get(last + 1).left() >= ordered.get(i).left() - GUTTER) {
+                    last++;
+                }
+                reaches.add(new Reach(ordered.get(i).y(), ordered.get(last).y()));
+            }
+        }
+        return reaches;
+    }
+
+    /** From one baseline to another, in points from the top. */
+    record Reach(float from, float to) {}
+
     /**
      * Rows that share a gutter are read column by column, the others across.
      *

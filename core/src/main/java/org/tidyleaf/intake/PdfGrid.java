@@ -21,6 +21,9 @@ record PdfGrid(PdfTables.Table table, int height) {
     /** In points: how exactly a row fills its cell. */
     private static final float EXACT = 1.5f;
 
+    /** So many lines that begin with a capital have to fill their cells by chance to look like wrapped ones; in small letters one tells. */
+    private static final int FEWEST_WRAPS = 2;
+
     /** In points: what differs less begins at one place. */
     private static final float SAME_PLACE = 2.5f;
 
@@ -200,7 +203,7 @@ record PdfGrid(PdfTables.Table table, int height) {
 
         Optional<PdfGrid> make() {
             List<Integer> starts = new ArrayList<>();
-            boolean wrapped = false;
+            int wraps = 0;
             boolean mixed = false;
             int height = all.size();
             for (int i = 0; i < all.size(); i++) {
@@ -213,10 +216,10 @@ record PdfGrid(PdfTables.Table table, int height) {
                     height = i;
                     break;
                 }
-                if (overlaps(texts)) {
+                if (overlaps(texts) || texts.line().isUneven()) {
                     return Optional.empty();
                 }
-                wrapped |= goesOn || texts.line().isStacked();
+                wraps += texts.line().isStacked() || goesOnInSmall(i) ? FEWEST_WRAPS : goesOn ? 1 : 0;
                 mixed |= begins && goesOnWithin(i) || !begins && isNumbered(i);
                 if (i == 0 || begins || several) {
                     starts.add(i);
@@ -227,7 +230,7 @@ record PdfGrid(PdfTables.Table table, int height) {
             long beside = all.subList(0, height).stream()
                     .filter(texts -> texts.filled() > 1)
                     .count();
-            boolean table = wrapped
+            boolean table = wraps >= FEWEST_WRAPS
                     && beside > 1
                     && isAligned(height)
                     && (one || !mixed && starts.size() > 1)
@@ -343,6 +346,12 @@ record PdfGrid(PdfTables.Table table, int height) {
                     || !Character.isUpperCase(part.text().codePointAt(0));
         }
 
+        private boolean goesOnInSmall(int place) {
+            return IntStream.range(0, columns)
+                    .anyMatch(column -> goesOn(place, column)
+                            && Character.isLowerCase(all.get(place).text(column).codePointAt(0)));
+        }
+
         private boolean goesOnAnywhere(int place) {
             return IntStream.range(0, columns).anyMatch(column -> goesOn(place, column));
         }
@@ -360,6 +369,8 @@ record PdfGrid(PdfTables.Table table, int height) {
             float size = all.get(place).line().size();
             return part.y() - above.y() < Math.min(LINE * size, PITCH * pitch)
                     && above.right() + SPACE * size + part.firstWord() > rights[column] - EXACT
+                    && !LABEL.matcher(above.text()).matches()
+                    && !LABEL.matcher(part.text()).matches()
                     && !BEGINS.matcher(part.text()).matches()
                     && (column + 1 < columns || isWithinSentence(above, part));
         }

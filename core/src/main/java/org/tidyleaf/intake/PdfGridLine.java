@@ -25,6 +25,9 @@ record PdfGridLine(List<Part> parts, float top, float bottom, float size) {
     /** In sizes of letters: baselines of one text are farther apart. */
     private static final float OVERLAP = 0.8f;
 
+    /** In points: cells of one row have one baseline. */
+    private static final float SAME_BASELINE = 0.8f;
+
     /** What stands without a wide gap on one baseline. */
     record Part(PdfRow row) {
         float left() {
@@ -37,6 +40,14 @@ record PdfGridLine(List<Part> parts, float top, float bottom, float size) {
 
         float y() {
             return row.y();
+        }
+
+        /** Where its own largest signs stand; scripts do not count. */
+        float baseline() {
+            return row.glyphs().stream()
+                    .max(Comparator.comparingDouble(PdfPage.Glyph::size))
+                    .map(PdfPage.Glyph::y)
+                    .orElse(row.y());
         }
 
         String text() {
@@ -104,6 +115,19 @@ record PdfGridLine(List<Part> parts, float top, float bottom, float size) {
                 .sorted(Comparator.comparingDouble(Part::left))
                 .toList();
         return new PdfGridLine(all, top, row.y(), Math.max(size, row.size()));
+    }
+
+    /** Whether parts on one row stand a little higher or lower than others, as in two columns of a page. */
+    boolean isUneven() {
+        for (Part part : parts) {
+            for (Part other : parts) {
+                boolean row = part.y() == other.y();
+                if (row && Math.abs(part.baseline() - other.baseline()) > SAME_BASELINE) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     boolean isStacked() {

@@ -20,7 +20,8 @@ final class PdfGrids {
 
     /** The tables of a page besides those drawn with rules. */
     static List<PdfTables.Table> find(PdfPage page) {
-        List<PdfGridLine> lines = PdfGridLine.of(PdfRow.rows(page));
+        List<PdfRow> rows = PdfRow.rows(page);
+        List<PdfGridLine> lines = PdfGridLine.of(rows);
         List<PdfTables.Table> tables = new ArrayList<>();
         int at = 0;
         while (at < lines.size()) {
@@ -33,7 +34,17 @@ final class PdfGrids {
             grid.ifPresent(found -> tables.add(found.table()));
             at += grid.map(PdfGrid::height).orElse(block.end() - at);
         }
+        if (!tables.isEmpty()) {
+            List<PdfColumns.Reach> columns = PdfColumns.secondColumns(page, rows);
+            tables.removeIf(table -> columns.stream().anyMatch(column -> isPartOf(table, column)));
+        }
         return tables;
+    }
+
+    /** Whether a page's second column begins above the table, or goes on below it. */
+    private static boolean isPartOf(PdfTables.Table table, PdfColumns.Reach column) {
+        boolean overlap = column.from() < table.bottom() && column.to() > table.top();
+        return overlap && (column.from() < table.top() || column.to() > table.bottom());
     }
 
     /** Lines from one on that leave the same white strips. */
