@@ -64,7 +64,7 @@ final class PdfColumns {
         return ordered;
     }
 
-    /** How far down the second columns of a page reach, where it has any by itself. */
+    /** The second columns that a page has by itself. */
     static List<Reach> secondColumns(PdfPage page, List<PdfRow> rows) {
         List<Reach> reaches = new ArrayList<>();
         List<PdfRow> ordered = inOrder(page, rows, Set.of(), new TreeSet<>());
@@ -78,14 +78,17 @@ final class PdfColumns {
                         && ordered.get(last + 1).left() >= ordered.get(i).left() - GUTTER) {
                     last++;
                 }
-                reaches.add(new Reach(ordered.get(i).y(), ordered.get(last).y()));
+                reaches.add(new Reach(
+                        ordered.get(i).left(),
+                        ordered.get(i).y(),
+                        ordered.get(last).y()));
             }
         }
         return reaches;
     }
 
-    /** From one baseline to another, in points from the top. */
-    record Reach(float from, float to) {}
+    /** From one baseline to another, in points from the top, and where its first row begins. */
+    record Reach(float left, float from, float to) {}
 
     /**
      * Rows that share a gutter are read column by column, the others across.

@@ -37,12 +37,11 @@ final class PdfFormat implements Format {
                 List<PdfTables.Table> tables = PdfTables.find(seen);
                 PdfPage read = PdfFormulas.apply(seen, tables);
                 List<PdfPage.Mark> drawings = PdfDrawings.find(read, tables);
-                PdfPage drawn = read.with(
+                pages.add(read.with(
                         PdfTabs.marked(PdfRules.apply(read, tables)),
                         PdfDrawings.cutOut(document, page, drawings),
                         drawings,
-                        tables);
-                pages.add(drawn.withTables(PdfGrids.find(drawn)));
+                        tables));
             }
             if (pages.stream().allMatch(page -> page.glyphs().isEmpty())) {
                 throw new IntakeException.Unreadable(
@@ -57,7 +56,7 @@ final class PdfFormat implements Format {
             LineCollector lines = new LineCollector();
             List<Figure> figures = new ArrayList<>();
             List<Note> notes = new ArrayList<>();
-            PdfLayout.lines(pages, lines, figures, notes);
+            PdfLayout.lines(PdfGrids.added(pages), lines, figures, notes);
             List<PageSize> sizes = pages.stream()
                     .map(page -> new PageSize(page.width(), page.height()))
                     .toList();

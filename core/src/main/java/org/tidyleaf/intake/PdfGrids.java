@@ -16,12 +16,50 @@ final class PdfGrids {
     /** In points: what differs less begins at one place. */
     private static final float SAME_PLACE = 2.5f;
 
+    /** In points: so far before its text a column's edge may lie. */
+    private static final float BESIDE = 20;
+
     private PdfGrids() {}
 
-    /** The tables of a page besides those drawn with rules. */
-    static List<PdfTables.Table> find(PdfPage page) {
-        List<PdfRow> rows = PdfRow.rows(page);
-        List<PdfGridLine> lines = PdfGridLine.of(rows);
+    /** The pages with their tables besides those drawn with rules; what stands in columns of text, on whatever page, is none. */
+    static List<PdfPage> added(List<PdfPage> pages) {
+        List<List<PdfTables.Table>> tables = new ArrayList<>();
+        List<PdfColumns.Reach> columns = new ArrayList<>();
+        for (PdfPage page : pages) {
+            List<PdfRow> rows = PdfRow.rows(page);
+            List<PdfTables.Table> found = find(PdfGridLine.of(rows));
+            for (PdfColumns.Reach column : PdfColumns.secondColumns(page, rows)) {
+                found.removeIf(table -> overlaps(table, column) && !covers(table, column));
+                if (found.stream().noneMatch(table -> covers(table, column))) {
+                    columns.add(column);
+                }
+            }
+            tables.add(found);
+        }
+        List<PdfPage> added = new ArrayList<>();
+        for (int i = 0; i < pages.size(); i++) {
+            List<PdfTables.Table> found = tables.get(i);
+            found.removeIf(table -> columns.stream().anyMatch(column -> isCutBy(table, column)));
+            added.add(pages.get(i).withTables(found));
+        }
+        return added;
+    }
+
+    private static boolean overlaps(PdfTables.Table table, PdfColumns.Reach column) {
+        return column.from() < table.bottom() && column.to() > table.top();
+    }
+
+    private static boolean covers(PdfTables.Table table, PdfColumns.Reach column) {
+        return column.from() > table.top() && column.to() < table.bottom();
+    }
+
+    /** Whether a column of the table begins where one of text does. */
+    private static boolean isCutBy(PdfTables.Table table, PdfColumns.Reach column) {
+        return table.xs().subList(1, table.columns()).stream()
+                .anyMatch(edge -> edge <= column.left() && column.left() - edge < BESIDE);
+    }
+
+    private static List<PdfTables.Table> find(List<PdfGridLine> lines) {
         List<PdfTables.Table> tables = new ArrayList<>();
         int at = 0;
         while (at < lines.size()) {
@@ -34,17 +72,7 @@ final class PdfGrids {
             grid.ifPresent(found -> tables.add(found.table()));
             at += grid.map(PdfGrid::height).orElse(block.end() - at);
         }
-        if (!tables.isEmpty()) {
-            List<PdfColumns.Reach> columns = PdfColumns.secondColumns(page, rows);
-            tables.removeIf(table -> columns.stream().anyMatch(column -> isPartOf(table, column)));
-        }
         return tables;
-    }
-
-    /** Whether a page's second column begins above the table, or goes on below it. */
-    private static boolean isPartOf(PdfTables.Table table, PdfColumns.Reach column) {
-        boolean overlap = column.from() < table.bottom() && column.to() > table.top();
-        return overlap && (column.from() < table.top() || column.to() > table.bottom());
     }
 
     /** Lines from one on that leave the same white strips. */
