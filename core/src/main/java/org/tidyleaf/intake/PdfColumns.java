@@ -72,23 +72,27 @@ final class PdfColumns {
             boolean second = ordered.get(i).newColumn()
                     && ordered.get(i).y() < ordered.get(i - 1).y();
             if (second) {
-                int last = i;
-                while (last + 1 < ordered.size()
-                        && !ordered.get(last + 1).newColumn()
-                        && ordered.get(last + 1).left() >= ordered.get(i).left() - GUTTER) {
-                    last++;
+                List<Float> baselines = new ArrayList<>();
+                float left = ordered.get(i).left();
+                for (int j = i; j < ordered.size() && (j == i || !ordered.get(j).newColumn()); j++) {
+                    if (ordered.get(j).left() < left - GUTTER) {
+                        break;
+                    }
+                    baselines.add(ordered.get(j).y());
                 }
-                reaches.add(new Reach(
-                        ordered.get(i).left(),
-                        ordered.get(i).y(),
-                        ordered.get(last).y()));
+                reaches.add(new Reach(left, baselines));
             }
         }
         return reaches;
     }
 
-    /** From one baseline to another, in points from the top, and where its first row begins. */
-    record Reach(float left, float from, float to) {}
+    /**
+     * A second column of a page.
+     *
+     * @param left where its first row begins, in points
+     * @param baselines of its rows, in points from the top
+     */
+    record Reach(float left, List<Float> baselines) {}
 
     /**
      * Rows that share a gutter are read column by column, the others across.

@@ -11,9 +11,10 @@ import java.util.stream.IntStream;
 /**
  * Lines that leave white strips, as the table that they make: which of them begin a row, and which go on with a cell.
  *
- * @param height of how many lines it is made
+ * @param table none where they make no table
+ * @param height how many of the lines this tells of
  */
-record PdfGrid(PdfTables.Table table, int height) {
+record PdfGrid(Optional<PdfTables.Table> table, int height) {
 
     /** In points: cells keep so much room on either side of their text. */
     private static final float PADDING = 5.4f;
@@ -48,6 +49,12 @@ record PdfGrid(PdfTables.Table table, int height) {
     /** In sizes of letters: a label hangs no further before its text. */
     private static final float HANGING = 2.4f;
 
+    /** The same where nothing else stands beside: "Question 1       Which …". */
+    private static final float FARTHEST_HANGING = 4;
+
+    /** So many lines head a part of the rows at most. */
+    private static final int HEAD_LINES = 4;
+
     private static final Pattern LABEL = Pattern.compile(
             "[(\\[]?(?:(?:\\p{Lu}\\p{L}{0,11}\\s?)?\\d{1,3}(?:\\.\\d{1,2}){0,3}|\\p{L}|[ivx]{1,5})[.):\\]]{0,2}|[\\p{So}\\p{Po}\\p{Pd}\u2022\u25cb]|[(\\[]\\s*[)\\]]");
 
@@ -59,6 +66,9 @@ record PdfGrid(PdfTables.Table table, int height) {
     private static final Pattern BEGINS =
             Pattern.compile("(?:_+\\p{L}?_*\\s*)?[(\\[]?(?:\\p{Lu}?\\d{1,3}|\\p{L}|[ivx]{1,4})[.)\\]](?:\\s|$).*"
                     + "|\\d{1,3}\\s+\\p{Lu}.*|[(\\[].{0,10}[)\\]]|[\u2022\u25cb\u25a1\u2610\u2611\u2612*-].*");
+
+    /** A line to write on, maybe with its unit. */
+    private static final Pattern ROOM = Pattern.compile("[_.\u2026\\s]{4,}(?:\\s\\S{1,4})?");
 
     private static final Pattern ENDS = Pattern.compile(".*[.?!:]");
 
@@ -105,11 +115,11 @@ record PdfGrid(PdfTables.Table table, int height) {
         }
     }
 
-    /** The table that the lines make; none where they are only parted by tabs, or are columns of a page. */
-    static Optional<PdfGrid> of(List<PdfGridLine> lines, List<PdfGridLine.Strip> strips) {
+    /** The table that the first lines make; none where they are only parted by tabs, or are columns of a page. */
+    static PdfGrid of(List<PdfGridLine> lines, List<PdfGridLine.Strip> strips) {
         List<PdfGridLine.Strip> parting = withoutHanging(lines, strips);
         if (parting.isEmpty()) {
-            return Optional.empty();
+            return new PdfGrid(Optional.empty(), lines.size());
         }
         return new Maker(lines, parting).make();
     }
@@ -127,8 +137,9 @@ record PdfGrid(PdfTables.Table table, int height) {
             boolean labels =
                     before.stream().allMatch(text -> LABEL.matcher(text).matches());
             if (!labels
-                    || strips.size() > 1
-                            && strip.width() > HANGING * lines.get(0).size()) {
+                    || strip.width()
+                            > (strips.size() > 1 ? HANGING : FARTHEST_HANGING)
+                                    * lines.get(0).size()) {
                 parting.add(strip);
                 from = strip.right();
             }
@@ -201,7 +212,7 @@ record PdfGrid(PdfTables.Table table, int height) {
                     .orElse(to(column));
         }
 
-        Optional<PdfGrid> make() {
+        PdfGrid make() {
             List<Integer> starts = new ArrayList<>();
             int wraps = 0;
             boolean mixed = false;
@@ -211,16 +222,22 @@ record PdfGrid(PdfTables.Table table, int height) {
                 boolean goesOn = goesOnAnywhere(i);
                 boolean begins = texts.has(0) && !goesOn(i, 0);
                 boolean several = !texts.has(0) && !goesOn && texts.filled() > 1;
-                boolean further = i > 0 && !goesOn && texts.filled() == 1 && (begins || isFar(i) || isAlone(i));
+                boolean further =
+                        i > 0 && !goesOn && texts.filled() == 1 && (begins && !isWithin(i) || isFar(i) || isAlone(i));
                 if (further) {
                     height = i;
                     break;
                 }
                 if (overlaps(texts) || texts.line().isUneven()) {
-                    return Optional.empty();
+                    return new PdfGrid(Optional.empty(), all.size());
                 }
-                wraps += texts.line().isStacked() || goesOnInSmall(i) ? FEWEST_WRAPS : goesOn ? 1 : 0;
-                mixed |= begins && goesOnWithin(i) || !begins && isNumbered(i);
+                if (texts.line().isStacked() || isBesideOthers(starts, i)) {
+                    wraps += texts.line().isStacked() || goesOnInSmall(i) ? FEWEST_WRAPS : goesOn ? 1 : 0;
+                }
+                mixed |= begins
+                                && goesOnWithin(i)
+                                && !LABEL.matcher(texts.text(0)).matches()
+                        || !begins && isNumbered(i);
                 if (i == 0 || begins || several) {
                     starts.add(i);
                 }
@@ -235,9 +252,24 @@ record PdfGrid(PdfTables.Table table, int height) {
                     && isAligned(height)
                     && (one || !mixed && starts.size() > 1)
                     && !isNumberedTwice(height);
-            return table
-                    ? Optional.of(new PdfGrid(table(one ? List.of(0) : starts, height), height))
-                    : Optional.empty();
+            if (System.getProperty("dbg") != null)
+                System.err.println("wraps " + wraps + " beside " + beside + " aligned " + isAligned(height) + " mixed "
+                        + mixed + " starts " + starts + " twice " + isNumberedTwice(height));
+            Optional<PdfTables.Table> found =
+                    table ? Optional.of(table(one ? List.of(0) : starts, height)) : Optional.empty();
+            return new PdfGrid(found, mixed && !table ? all.size() : height);
+        }
+
+        /** Whether the row that a line goes on with has more cells than one: alone it would be a paragraph. */
+        private boolean isBesideOthers(List<Integer> starts, int place) {
+            int from = starts.isEmpty() ? 0 : starts.get(starts.size() - 1);
+            return all.subList(from, place + 1).stream().anyMatch(texts -> texts.filled() > 1);
+        }
+
+        /** "Part B: short answers" across the columns between rows of the table. */
+        private boolean isWithin(int place) {
+            return all.subList(place + 1, Math.min(all.size(), place + 1 + HEAD_LINES)).stream()
+                    .anyMatch(texts -> texts.filled() > 1 && texts.has(0));
         }
 
         /** "4. …" behind the first column begins a question, so that the columns are those of a page. */
@@ -370,6 +402,8 @@ record PdfGrid(PdfTables.Table table, int height) {
             return part.y() - above.y() < Math.min(LINE * size, PITCH * pitch)
                     && above.right() + SPACE * size + part.firstWord() > rights[column] - EXACT
                     && !LABEL.matcher(above.text()).matches()
+                    && !ROOM.matcher(above.text()).matches()
+                    && !ROOM.matcher(part.text()).matches()
                     && !LABEL.matcher(part.text()).matches()
                     && !BEGINS.matcher(part.text()).matches()
                     && (column + 1 < columns || isWithinSentence(above, part));

@@ -2,7 +2,6 @@ package org.tidyleaf.intake;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * Tables without rules: texts that stand in columns and wrap there, long before the page ends. What only stands at tabs is left to
@@ -29,8 +28,10 @@ final class PdfGrids {
             List<PdfRow> rows = PdfRow.rows(page);
             List<PdfTables.Table> found = find(PdfGridLine.of(rows));
             for (PdfColumns.Reach column : PdfColumns.secondColumns(page, rows)) {
-                found.removeIf(table -> overlaps(table, column) && !covers(table, column));
-                if (found.stream().noneMatch(table -> covers(table, column))) {
+                boolean tablesAlone =
+                        column.baselines().stream().allMatch(y -> found.stream().anyMatch(table -> holds(table, y)));
+                if (!tablesAlone) {
+                    found.removeIf(table -> column.baselines().stream().anyMatch(y -> holds(table, y)));
                     columns.add(column);
                 }
             }
@@ -45,12 +46,8 @@ final class PdfGrids {
         return added;
     }
 
-    private static boolean overlaps(PdfTables.Table table, PdfColumns.Reach column) {
-        return column.from() < table.bottom() && column.to() > table.top();
-    }
-
-    private static boolean covers(PdfTables.Table table, PdfColumns.Reach column) {
-        return column.from() > table.top() && column.to() < table.bottom();
+    private static boolean holds(PdfTables.Table table, float baseline) {
+        return table.top() < baseline && baseline < table.bottom();
     }
 
     /** Whether a column of the table begins where one of text does. */
@@ -68,9 +65,13 @@ final class PdfGrids {
                 at++;
                 continue;
             }
-            Optional<PdfGrid> grid = PdfGrid.of(lines.subList(at, block.end()), block.strips());
-            grid.ifPresent(found -> tables.add(found.table()));
-            at += grid.map(PdfGrid::height).orElse(block.end() - at);
+            PdfGrid grid = PdfGrid.of(lines.subList(at, block.end()), block.strips());
+            if (System.getProperty("dbg") != null)
+                System.err.println("BLOCK " + lines.get(at).top() + "-"
+                        + lines.get(block.end() - 1).top() + " " + block.strips() + " " + grid.height() + " "
+                        + grid.table().isPresent());
+            grid.table().ifPresent(tables::add);
+            at += grid.height();
         }
         return tables;
     }
@@ -105,15 +106,11 @@ final class PdfGrids {
                 .toList();
     }
 
-    /** Whether most texts of the line begin at other places than those where several lines above begin theirs. */
+    /** Whether most texts of the line begin at other places than all those above. */
     private static boolean isOfOtherColumns(List<PdfGridLine> above, PdfGridLine line) {
-        List<Float> begun = above.stream()
+        List<Float> places = above.stream()
                 .flatMap(other -> other.parts().stream())
                 .map(PdfGridLine.Part::left)
-                .toList();
-        List<Float> places = begun.stream()
-                .filter(place ->
-                        begun.stream().filter(other -> isNear(place, other)).count() > 1)
                 .toList();
         long beginning = line.parts().stream()
                 .filter(part -> places.stream().anyMatch(place -> isNear(place, part.left())))

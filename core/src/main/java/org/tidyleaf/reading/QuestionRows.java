@@ -154,6 +154,8 @@ final class QuestionRows {
         if (!alone || !over || asks || field || wordy || head.is(Cues.Trait.END_WORD)) {
             return false;
         }
+        // "Answer in full sentences." in a row of its own below the head of the part.
+        boolean told = anew && parts > 0 && !head.is(Cues.Trait.SECTION_WORD);
         parts++;
         anew = true;
         row.values().forEach(piece -> uses.put(piece, new Columns.Use(Columns.Kind.HEAD, "", false)));
@@ -161,7 +163,7 @@ final class QuestionRows {
         lines.forEach(piece -> uses.put(
                 piece,
                 new Columns.Use(
-                        piece == lines.get(0) ? Columns.Kind.SECTION : Columns.Kind.TOLD,
+                        piece == lines.get(0) && !told ? Columns.Kind.SECTION : Columns.Kind.TOLD,
                         "",
                         lines.indexOf(piece) < 2)));
         return true;
