@@ -15,6 +15,10 @@ final class PdfCells {
     private static final Pattern LABELLED =
             Pattern.compile("(?:_+\\p{L}?_*)?[(\\[]?[A-Za-z0-9]{1,2}[.)\\]]|[\u2022\u2610\u2611\u25a1\u25cb*-]");
 
+    private static final Pattern END_OF_SENTENCE = Pattern.compile("\\p{L}{1,2}\\)?[.?!]|\\p{L}\\)\\.?");
+
+    private static final Pattern ENDED = Pattern.compile(".*[.?!:]|[(\\[]?[A-Za-z0-9]{1,2}[.)\\]]");
+
     /** A line to write on. */
     private static final Pattern RULED = Pattern.compile("[_.\u2026\\s]{3,}");
 
@@ -134,6 +138,10 @@ final class PdfCells {
         }
         float first = row.glyphs().get(Math.max(0, word - 1)).right() - row.left();
         boolean room = right - above.right() > first + above.size();
-        return labelled || room || isBold(above) && !isBold(row);
+        // "N)." below "(symbol" and "g." below "1000" end their sentences.
+        boolean ends = !room
+                && END_OF_SENTENCE.matcher(text).matches()
+                && !ENDED.matcher(above.plain()).matches();
+        return labelled && !ends || room || isBold(above) && !isBold(row);
     }
 }

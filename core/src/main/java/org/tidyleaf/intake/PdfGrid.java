@@ -12,9 +12,10 @@ import java.util.stream.IntStream;
  * Lines that leave white strips, as the table that they make: which of them begin a row, and which go on with a cell.
  *
  * @param table none where they make no table
+ * @param wrapped whether its cells show that they are some, and not only texts at tabs
  * @param height how many of the lines this tells of
  */
-record PdfGrid(Optional<PdfTables.Table> table, int height) {
+record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
 
     /** In points: cells keep so much room on either side of their text. */
     private static final float PADDING = 5.4f;
@@ -51,6 +52,9 @@ record PdfGrid(Optional<PdfTables.Table> table, int height) {
 
     /** The same where nothing else stands beside: "Question 1       Which …". */
     private static final float FARTHEST_HANGING = 4;
+
+    /** With its number, what is matched has so many words at most. */
+    private static final int FEW_WORDS = 6;
 
     /** So many lines head a part of the rows at most. */
     private static final int HEAD_LINES = 4;
@@ -119,7 +123,7 @@ record PdfGrid(Optional<PdfTables.Table> table, int height) {
     static PdfGrid of(List<PdfGridLine> lines, List<PdfGridLine.Strip> strips) {
         List<PdfGridLine.Strip> parting = withoutHanging(lines, strips);
         if (parting.isEmpty()) {
-            return new PdfGrid(Optional.empty(), lines.size());
+            return new PdfGrid(Optional.empty(), false, lines.size());
         }
         return new Maker(lines, parting).make();
     }
@@ -229,9 +233,9 @@ record PdfGrid(Optional<PdfTables.Table> table, int height) {
                     break;
                 }
                 if (overlaps(texts) || texts.line().isUneven()) {
-                    return new PdfGrid(Optional.empty(), all.size());
+                    return new PdfGrid(Optional.empty(), false, all.size());
                 }
-                if (texts.line().isStacked() || isBesideOthers(starts, i)) {
+                if (texts.line().isStacked() || !begins && isBesideOthers(starts, i)) {
                     wraps += texts.line().isStacked() || goesOnInSmall(i) ? FEWEST_WRAPS : goesOn ? 1 : 0;
                 }
                 mixed |= begins
@@ -247,17 +251,12 @@ record PdfGrid(Optional<PdfTables.Table> table, int height) {
             long beside = all.subList(0, height).stream()
                     .filter(texts -> texts.filled() > 1)
                     .count();
-            boolean table = wraps >= FEWEST_WRAPS
-                    && beside > 1
-                    && isAligned(height)
-                    && (one || !mixed && starts.size() > 1)
-                    && !isNumberedTwice(height);
-            if (System.getProperty("dbg") != null)
-                System.err.println("wraps " + wraps + " beside " + beside + " aligned " + isAligned(height) + " mixed "
-                        + mixed + " starts " + starts + " twice " + isNumberedTwice(height));
+            boolean table =
+                    beside > 1 && isAligned(height) && (one || !mixed && starts.size() > 1) && !isNumberedTwice(height);
+            boolean wrapped = wraps >= FEWEST_WRAPS || one && isNumberedShortly(height);
             Optional<PdfTables.Table> found =
                     table ? Optional.of(table(one ? List.of(0) : starts, height)) : Optional.empty();
-            return new PdfGrid(found, mixed && !table ? all.size() : height);
+            return new PdfGrid(found, wrapped, mixed && !table ? all.size() : height);
         }
 
         /** Whether the row that a line goes on with has more cells than one: alone it would be a paragraph. */
@@ -288,6 +287,19 @@ record PdfGrid(Optional<PdfTables.Table> table, int height) {
                                     > 1)
                             .count()
                     > 1;
+        }
+
+        /** "1. smoker" and few words in each line of the first column. */
+        private boolean isNumberedShortly(int height) {
+            List<String> left = all.subList(0, height).stream()
+                    .map(texts -> texts.text(0))
+                    .filter(text -> !text.isEmpty())
+                    .toList();
+            return left.stream().allMatch(text -> text.split("\\s+").length <= FEW_WORDS)
+                    && left.stream()
+                                    .filter(text -> NUMBERED.matcher(text).lookingAt())
+                                    .count()
+                            >= left.size() - 1;
         }
 
         /** What is matched on the left, and on the right letters from A on: two cells with a list in each. */
@@ -399,8 +411,13 @@ record PdfGrid(Optional<PdfTables.Table> table, int height) {
             PdfGridLine.Part above = all.get(place - 1).last(column);
             PdfGridLine.Part part = all.get(place).first(column);
             float size = all.get(place).line().size();
+            // A column without texts in these lines may stand between this one and the next.
+            boolean alone = all.get(place).filled() == 1
+                    && Character.isLowerCase(part.text().codePointAt(0))
+                    && !ENDS.matcher(above.text()).matches();
+            float limit = alone ? farthest(column) : rights[column];
             return part.y() - above.y() < Math.min(LINE * size, PITCH * pitch)
-                    && above.right() + SPACE * size + part.firstWord() > rights[column] - EXACT
+                    && above.right() + SPACE * size + part.firstWord() > limit - EXACT
                     && !LABEL.matcher(above.text()).matches()
                     && !ROOM.matcher(above.text()).matches()
                     && !ROOM.matcher(part.text()).matches()

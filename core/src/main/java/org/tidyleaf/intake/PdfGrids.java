@@ -2,6 +2,7 @@ package org.tidyleaf.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Tables without rules: texts that stand in columns and wrap there, long before the page ends. What only stands at tabs is left to
@@ -11,6 +12,9 @@ final class PdfGrids {
 
     /** In sizes of letters: rows further apart are not of one table. */
     private static final float APART = 3.2f;
+
+    /** Lines so many times as far apart as the nearest above are of two tables. */
+    private static final float BETWEEN = 1.9f;
 
     /** In points: what differs less begins at one place. */
     private static final float SAME_PLACE = 2.5f;
@@ -22,19 +26,22 @@ final class PdfGrids {
 
     /** The pages with their tables besides those drawn with rules; what stands in columns of text, on whatever page, is none. */
     static List<PdfPage> added(List<PdfPage> pages) {
+        List<List<PdfGrid>> grids = pages.stream()
+                .map(page -> find(PdfGridLine.of(PdfRow.rows(page))))
+                .toList();
+        List<PdfTables.Table> wrapped = grids.stream()
+                .flatMap(List::stream)
+                .filter(PdfGrid::wrapped)
+                .flatMap(grid -> grid.table().stream())
+                .toList();
         List<List<PdfTables.Table>> tables = new ArrayList<>();
         List<PdfColumns.Reach> columns = new ArrayList<>();
-        for (PdfPage page : pages) {
-            List<PdfRow> rows = PdfRow.rows(page);
-            List<PdfTables.Table> found = find(PdfGridLine.of(rows));
-            for (PdfColumns.Reach column : PdfColumns.secondColumns(page, rows)) {
-                boolean tablesAlone =
-                        column.baselines().stream().allMatch(y -> found.stream().anyMatch(table -> holds(table, y)));
-                if (!tablesAlone) {
-                    found.removeIf(table -> column.baselines().stream().anyMatch(y -> holds(table, y)));
-                    columns.add(column);
-                }
-            }
+        for (int i = 0; i < pages.size(); i++) {
+            List<PdfTables.Table> found = new ArrayList<>(grids.get(i).stream()
+                    .flatMap(grid -> grid.table().stream())
+                    .filter(table -> wrapped.stream().anyMatch(other -> isLike(table, other)))
+                    .toList());
+            columns.addAll(withoutColumns(pages.get(i), found));
             tables.add(found);
         }
         List<PdfPage> added = new ArrayList<>();
@@ -44,6 +51,28 @@ final class PdfGrids {
             added.add(pages.get(i).withTables(found));
         }
         return added;
+    }
+
+    /** Whether the columns of one table begin where those of another do. */
+    private static boolean isLike(PdfTables.Table table, PdfTables.Table other) {
+        return table.columns() == other.columns()
+                && IntStream.range(0, table.columns())
+                        .allMatch(column ->
+                                isNear(table.xs().get(column), other.xs().get(column)));
+    }
+
+    /** Removes what reaches into a second column of the page that no table explains; returns those columns. */
+    private static List<PdfColumns.Reach> withoutColumns(PdfPage page, List<PdfTables.Table> found) {
+        List<PdfColumns.Reach> columns = new ArrayList<>();
+        for (PdfColumns.Reach column : PdfColumns.secondColumns(page, PdfRow.rows(page))) {
+            boolean explained =
+                    column.baselines().stream().allMatch(y -> found.stream().anyMatch(table -> holds(table, y)));
+            if (!explained) {
+                found.removeIf(table -> column.baselines().stream().anyMatch(y -> holds(table, y)));
+                columns.add(column);
+            }
+        }
+        return columns;
     }
 
     private static boolean holds(PdfTables.Table table, float baseline) {
@@ -56,8 +85,8 @@ final class PdfGrids {
                 .anyMatch(edge -> edge <= column.left() && column.left() - edge < BESIDE);
     }
 
-    private static List<PdfTables.Table> find(List<PdfGridLine> lines) {
-        List<PdfTables.Table> tables = new ArrayList<>();
+    private static List<PdfGrid> find(List<PdfGridLine> lines) {
+        List<PdfGrid> grids = new ArrayList<>();
         int at = 0;
         while (at < lines.size()) {
             Block block = block(lines, at);
@@ -66,14 +95,10 @@ final class PdfGrids {
                 continue;
             }
             PdfGrid grid = PdfGrid.of(lines.subList(at, block.end()), block.strips());
-            if (System.getProperty("dbg") != null)
-                System.err.println("BLOCK " + lines.get(at).top() + "-"
-                        + lines.get(block.end() - 1).top() + " " + block.strips() + " " + grid.height() + " "
-                        + grid.table().isPresent());
-            grid.table().ifPresent(tables::add);
+            grids.add(grid);
             at += grid.height();
         }
-        return tables;
+        return grids;
     }
 
     /** Lines from one on that leave the same white strips. */
@@ -82,10 +107,13 @@ final class PdfGrids {
     private static Block block(List<PdfGridLine> lines, int from) {
         List<PdfGridLine.Strip> strips = lines.get(from).gaps();
         int end = from + 1;
+        float least = Float.MAX_VALUE;
         while (end < lines.size() && lines.get(from).parts().size() > 1) {
             PdfGridLine line = lines.get(end);
             List<PdfGridLine.Strip> left = line.clear(strips);
-            boolean apart = line.top() - lines.get(end - 1).bottom() > APART * line.size();
+            float distance = line.top() - lines.get(end - 1).bottom();
+            boolean apart = distance > APART * line.size() || distance > BETWEEN * least;
+            least = Math.min(least, distance);
             if (apart
                     || isOfOtherColumns(lines.subList(from, end), line)
                     || inner(lines.subList(from, end + 1), left).isEmpty()
@@ -115,8 +143,10 @@ final class PdfGrids {
         long beginning = line.parts().stream()
                 .filter(part -> places.stream().anyMatch(place -> isNear(place, part.left())))
                 .count();
+        // A row of heads has none over the numbers and the texts.
+        boolean belowHeads = above.size() == 1 && beginning > 0;
         return line.parts().size() > 1
-                && !places.isEmpty()
+                && !belowHeads
                 && beginning * 2 < line.parts().size();
     }
 
