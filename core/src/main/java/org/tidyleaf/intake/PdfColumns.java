@@ -44,6 +44,9 @@ final class PdfColumns {
     /** A gap is so many times as high as the usual distance of rows. */
     private static final float APART = 1.4f;
 
+    /** Tables below one another stand further apart than so many usual distances, rows of a column do not. */
+    private static final float FAR_BELOW = 2.6f;
+
     /** In points: a last row on the left that is so much wider than all above it is none of the column's. */
     private static final float WIDER = 40;
 
@@ -64,7 +67,7 @@ final class PdfColumns {
         return ordered;
     }
 
-    /** The second columns that a page has by itself. */
+    /** The second columns that a page has by itself, each as far as it goes on without a wide gap. */
     static List<Reach> secondColumns(PdfPage page, List<PdfRow> rows) {
         List<Reach> reaches = new ArrayList<>();
         List<PdfRow> ordered = inOrder(page, rows, Set.of(), new TreeSet<>());
@@ -74,9 +77,14 @@ final class PdfColumns {
             if (second) {
                 List<Float> baselines = new ArrayList<>();
                 float left = ordered.get(i).left();
+                float pitch = pitch(rows);
                 for (int j = i; j < ordered.size() && (j == i || !ordered.get(j).newColumn()); j++) {
                     if (ordered.get(j).left() < left - GUTTER) {
                         break;
+                    }
+                    if (j > i && ordered.get(j).y() - ordered.get(j - 1).y() > FAR_BELOW * pitch) {
+                        reaches.add(new Reach(left, List.copyOf(baselines)));
+                        baselines.clear();
                     }
                     baselines.add(ordered.get(j).y());
                 }

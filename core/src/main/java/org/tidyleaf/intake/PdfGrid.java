@@ -56,11 +56,18 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
     /** With its number, what is matched has so many words at most. */
     private static final int FEW_WORDS = 6;
 
+    private static final Pattern FEW_WORDS_ALONE =
+            Pattern.compile("\\p{L}[\\p{L}'\u2019-]*(?:\\s[\\p{L}'\u2019-]+){0,4}");
+
+    private static final Pattern BARE_NUMBER = Pattern.compile("[(]?(\\d{1,3})[.)]?");
+
+    private static final int MOST_PAIRS = 8;
+
     /** So many lines head a part of the rows at most. */
     private static final int HEAD_LINES = 4;
 
     private static final Pattern LABEL = Pattern.compile(
-            "[(\\[]?(?:(?:\\p{Lu}\\p{L}{0,11}\\s?)?\\d{1,3}(?:\\.\\d{1,2}){0,3}|\\p{L}|[ivx]{1,5})[.):\\]]{0,2}|[\\p{So}\\p{Po}\\p{Pd}\u2022\u25cb]|[(\\[]\\s*[)\\]]");
+            "[(\\[]?(?:(?:\\p{Lu}\\p{L}{0,11}\\s?)?\\d{1,3}(?:\\.\\d{1,2}){0,3}|\\p{L}|[ivx]{1,5}|[IVX]{1,5})[.):\\]]{0,2}|[\\p{So}\\p{Po}\\p{Pd}\u2022\u25cb]|[(\\[]\\s*[)\\]]");
 
     private static final Pattern NUMBERED = Pattern.compile("[(]?\\d{1,3}[.)](?:\\s|$)");
 
@@ -69,7 +76,7 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
     /** What begins a paragraph of its own in a cell, or is one: "2. wax", "_A_ 2. wax", "3 A hive", "[2]". */
     private static final Pattern BEGINS =
             Pattern.compile("(?:_+\\p{L}?_*\\s*)?[(\\[]?(?:\\p{Lu}?\\d{1,3}|\\p{L}|[ivx]{1,4})[.)\\]](?:\\s|$).*"
-                    + "|\\d{1,3}\\s+\\p{Lu}.*|[(\\[].{0,10}[)\\]]|[\u2022\u25cb\u25a1\u2610\u2611\u2612*-].*");
+                    + "|#\\d.*|\\d{1,3}\\s+\\p{Lu}.*|[(\\[].{0,10}[)\\]]|[\u2022\u25cb\u25a1\u2610\u2611\u2612*-].*");
 
     /** A line to write on, maybe with its unit. */
     private static final Pattern ROOM = Pattern.compile("[_.\u2026\\s]{4,}(?:\\s\\S{1,4})?");
@@ -253,7 +260,10 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
                     .count();
             boolean table =
                     beside > 1 && isAligned(height) && (one || !mixed && starts.size() > 1) && !isNumberedTwice(height);
-            boolean wrapped = wraps >= FEWEST_WRAPS || one && isNumberedShortly(height);
+            boolean wrapped = wraps >= FEWEST_WRAPS
+                    || one && isNumberedShortly(height)
+                    || isCounted(height)
+                    || height == all.size() && isOfWords();
             Optional<PdfTables.Table> found =
                     table ? Optional.of(table(one ? List.of(0) : starts, height)) : Optional.empty();
             return new PdfGrid(found, wrapped, mixed && !table ? all.size() : height);
@@ -287,6 +297,34 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
                                     > 1)
                             .count()
                     > 1;
+        }
+
+        /** "1    nectar" over "2    wax": numbers in turn, and something beside each. */
+        private boolean isCounted(int height) {
+            int last = -1;
+            for (int i = 0; i < height; i++) {
+                Matcher number = BARE_NUMBER.matcher(all.get(i).text(0));
+                boolean alone = all.get(i).cells().get(0).size() == 1;
+                int counted = number.matches() && alone ? Integer.parseInt(number.group(1)) : -1;
+                boolean next = counted >= 0
+                        && (last < 0 || counted == last + 1)
+                        && all.get(i).has(1);
+                if (!next && i > 0) {
+                    return false;
+                }
+                last = counted;
+            }
+            return columns == 2 && height > 2;
+        }
+
+        /** A few lines of words in two columns, as what is matched stands side by side. */
+        private boolean isOfWords() {
+            boolean words = all.stream()
+                    .flatMap(texts -> texts.cells().stream())
+                    .flatMap(List::stream)
+                    .allMatch(part -> FEW_WORDS_ALONE.matcher(part.text()).matches());
+            long both = all.stream().filter(texts -> texts.filled() > 1).count();
+            return columns == 2 && all.size() <= MOST_PAIRS && words && both > 1 && all.size() - both <= 2;
         }
 
         /** "1. smoker" and few words in each line of the first column. */
@@ -423,7 +461,8 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
                     && !ROOM.matcher(part.text()).matches()
                     && !LABEL.matcher(part.text()).matches()
                     && !BEGINS.matcher(part.text()).matches()
-                    && (column + 1 < columns || isWithinSentence(above, part));
+                    && (isWithinSentence(above, part)
+                            || column + 1 < columns && all.get(place).filled() == 1);
         }
 
         private PdfTables.Table table(List<Integer> starts, int height) {

@@ -22,6 +22,9 @@ final class PdfGrids {
     /** In points: so far before its text a column's edge may lie. */
     private static final float BESIDE = 20;
 
+    /** So many rows without a gap make a column of text for certain. */
+    private static final int LONG = 12;
+
     private PdfGrids() {}
 
     /** The pages with their tables besides those drawn with rules; what stands in columns of text, on whatever page, is none. */
@@ -47,7 +50,8 @@ final class PdfGrids {
         List<PdfPage> added = new ArrayList<>();
         for (int i = 0; i < pages.size(); i++) {
             List<PdfTables.Table> found = tables.get(i);
-            found.removeIf(table -> columns.stream().anyMatch(column -> isCutBy(table, column)));
+            found.removeIf(table ->
+                    columns.stream().anyMatch(column -> column.baselines().size() >= LONG && isCutBy(table, column)));
             added.add(pages.get(i).withTables(found));
         }
         return added;
