@@ -19,6 +19,11 @@ final class PdfCells {
 
     private static final Pattern ENDED = Pattern.compile(".*[.?!:]|[(\\[]?[A-Za-z0-9]{1,2}[.)\\]]");
 
+    private static final Pattern HYPHEN_AT_END = Pattern.compile("\\p{L}-$");
+
+    /** "(T / F)", whose signs are kept together, below its statement. */
+    private static final Pattern PAIR = Pattern.compile("\\(\\p{L}{1,9}\\s?/\\s?\\p{L}{1,9}\\)");
+
     /** A line to write on. */
     private static final Pattern RULED = Pattern.compile("[_.\u2026\\s]{3,}");
 
@@ -38,7 +43,7 @@ final class PdfCells {
             for (int column = 0; column < widths.size(); column++) {
                 Optional<Cell> place = Optional.of(new Cell(begin.table(), begin.row() + row, column, widths.size()));
                 int to = from + widths.get(column);
-                write(page, glyphs(page, table, row, from, to), table.right(to - 1), place, lines);
+                write(page, glyphs(page, table, row, from, to), table.limit(to - 1), place, lines);
                 from = to;
             }
         }
@@ -51,7 +56,9 @@ final class PdfCells {
         for (int i = 0; i < rows.size(); i++) {
             if (i > 0 && beginsAnew(rows.get(i - 1), rows.get(i), right)) {
                 lines.end(0, "", Place.BODY, place, false);
-            } else if (i > 0 && !isCutWord(rows.get(i - 1), rows.get(i), right)) {
+            } else if (i > 0
+                    && !isCutWord(rows.get(i - 1), rows.get(i), right)
+                    && !isAtHyphen(rows.get(i - 1), rows.get(i))) {
                 lines.append(" ", Set.of(), "");
             }
             rows.get(i).write(lines);
@@ -67,6 +74,12 @@ final class PdfCells {
         return word
                 && Character.isLowerCase(next.text().codePointAt(0))
                 && above.right() + next.width() > right - PADDING;
+    }
+
+    /** "faux-" over "bourdon". */
+    private static boolean isAtHyphen(PdfRow above, PdfRow row) {
+        return HYPHEN_AT_END.matcher(above.plain()).find()
+                && Character.isLowerCase(row.glyphs().get(0).text().codePointAt(0));
     }
 
     /** What stands in a row from one column up to another. */
@@ -125,6 +138,9 @@ final class PdfCells {
         String text = row.plain();
         if (RULED.matcher(text).matches() || RULED.matcher(above.plain()).matches()) {
             return true;
+        }
+        if (PAIR.matcher(text).matches()) {
+            return false;
         }
         boolean labelled = LABELLED.matcher(text).lookingAt();
         int word = 0;

@@ -3,6 +3,8 @@ package org.tidyleaf.intake;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -167,6 +169,9 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
         private final float[] rights;
 
         private final float[] lefts;
+
+        /** Columns whose texts wrap before the next one begins. */
+        private final Set<Integer> narrow = new TreeSet<>();
 
         /** The least distance of two lines, in points. */
         private float pitch = Float.MAX_VALUE;
@@ -454,7 +459,7 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
                     && Character.isLowerCase(part.text().codePointAt(0))
                     && !ENDS.matcher(above.text()).matches();
             float limit = alone ? farthest(column) : rights[column];
-            return part.y() - above.y() < Math.min(LINE * size, PITCH * pitch)
+            boolean goesOn = part.y() - above.y() < Math.min(LINE * size, PITCH * pitch)
                     && above.right() + SPACE * size + part.firstWord() > limit - EXACT
                     && !LABEL.matcher(above.text()).matches()
                     && !ROOM.matcher(above.text()).matches()
@@ -463,6 +468,10 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
                     && !BEGINS.matcher(part.text()).matches()
                     && (isWithinSentence(above, part)
                             || column + 1 < columns && all.get(place).filled() == 1);
+            if (goesOn && alone) {
+                narrow.add(column);
+            }
+            return goesOn;
         }
 
         private PdfTables.Table table(List<Integer> starts, int height) {
@@ -486,7 +495,9 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
             List<PdfPage.Mark> rules = xs.stream()
                     .map(x -> new PdfPage.Mark(x, ys.get(0), x, ys.get(ys.size() - 1), false))
                     .toList();
-            return new PdfTables.Table(xs, ys, rules);
+            List<Float> limits = new ArrayList<>(xs.subList(1, xs.size()));
+            narrow.forEach(column -> limits.set(column, Math.min(limits.get(column), farthest(column) + PADDING)));
+            return new PdfTables.Table(xs, ys, rules, List.copyOf(limits));
         }
     }
 }

@@ -29,8 +29,19 @@ final class PdfTables {
      * @param xs the places of its upright rules, from left to right
      * @param ys the places of its level rules, from top to bottom
      * @param rules all that is drawn of it
+     * @param limits how far right the text of each column may reach, with the room that cells leave beside it
      */
-    record Table(List<Float> xs, List<Float> ys, List<PdfPage.Mark> rules) {
+    record Table(List<Float> xs, List<Float> ys, List<PdfPage.Mark> rules, List<Float> limits) {
+
+        /** One whose texts reach to its rules. */
+        Table(List<Float> xs, List<Float> ys, List<PdfPage.Mark> rules) {
+            this(xs, ys, rules, xs.subList(1, xs.size()));
+        }
+
+        /** How far right the text of a column may reach. */
+        float limit(int column) {
+            return limits.get(column);
+        }
 
         /** Whether a rule stands between a cell and the one to its right. */
         boolean isParted(int row, int column) {
