@@ -231,6 +231,7 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
         PdfGrid make() {
             List<Integer> starts = new ArrayList<>();
             int wraps = 0;
+            boolean spaced = areRowsApart();
             boolean mixed = false;
             int height = all.size();
             for (int i = 0; i < all.size(); i++) {
@@ -254,7 +255,7 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
                                 && goesOnWithin(i)
                                 && !LABEL.matcher(texts.text(0)).matches()
                         || !begins && isNumbered(i);
-                if (i == 0 || begins || several) {
+                if (i == 0 || begins || several || spaced && isApart(i)) {
                     starts.add(i);
                 }
             }
@@ -272,6 +273,18 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
             Optional<PdfTables.Table> found =
                     table ? Optional.of(table(one ? List.of(0) : starts, height)) : Optional.empty();
             return new PdfGrid(found, wrapped, mixed && !table ? all.size() : height);
+        }
+
+        private boolean isApart(int place) {
+            float above = all.get(place - 1).line().bottom();
+            return all.get(place).line().top() - above > PITCH * pitch;
+        }
+
+        /** Whether there is more room above all rows with something in the first column than between the lines of a cell. */
+        private boolean areRowsApart() {
+            return IntStream.range(1, all.size())
+                    .filter(place -> all.get(place).has(0) && !goesOn(place, 0))
+                    .allMatch(this::isApart);
         }
 
         /** Whether the row that a line goes on with has more cells than one: alone it would be a paragraph. */

@@ -148,7 +148,9 @@ final class PdfGrids {
                 .filter(part -> places.stream().anyMatch(place -> isNear(place, part.left())))
                 .count();
         // A row of heads has none over the numbers and the texts.
-        boolean belowHeads = above.size() == 1 && beginning > 0;
+        float head = above.get(0).parts().get(0).left();
+        boolean belowHeads =
+                above.size() == 1 && (beginning > 0 || line.parts().stream().allMatch(part -> part.right() < head));
         return line.parts().size() > 1
                 && !belowHeads
                 && beginning * 2 < line.parts().size();

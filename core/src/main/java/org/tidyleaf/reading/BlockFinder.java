@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 import org.tidyleaf.source.Cell;
@@ -18,6 +19,9 @@ final class BlockFinder {
 
     private static final Vocabulary WORDS = Vocabulary.ALL;
     private static final Pattern MATCH = Vocabulary.pattern("\\b" + WORDS.either("match") + "\\b");
+    /** The number of a row, in a cell of its own. */
+    private static final Pattern ROW_NUMBER = Pattern.compile("[(]?(\\d{1,3})[.):]?");
+
     private static final Pattern BANK = Vocabulary.pattern("\\b" + WORDS.either("bank") + "\\b");
 
     private static final Pattern FILL_TABLE = Vocabulary.pattern("\\b" + WORDS.either("fill_table") + "\\b");
@@ -66,6 +70,16 @@ final class BlockFinder {
         return new Blocks(Map.copyOf(finder.found));
     }
 
+    /** Whether the rows of a table go on with the number of the line above it. */
+    private boolean countsOn(int lead, List<Integer> table) {
+        Matcher first =
+                ROW_NUMBER.matcher(table.isEmpty() ? "" : all.get(table.get(0)).text());
+        return first.matches()
+                && number(lead)
+                        .filter(label -> label.ordinal() + 1 == Integer.parseInt(first.group(1)))
+                        .isPresent();
+    }
+
     private void below(int lead) {
         Cues cues = all.get(lead);
         if (cues.line().layout().cell().isPresent() || found.containsKey(lead)) {
@@ -104,6 +118,10 @@ final class BlockFinder {
         List<Integer> table = tableBelow(pictured ? lead + 2 : lead + 1);
         if (table.isEmpty() && cues.is(Trait.GAP)) {
             gaps.gapAnswers(lead);
+        }
+        // "3) …" above rows 4) and 5): the rows are questions of their own.
+        if (countsOn(lead, table)) {
+            return;
         }
         boolean own = isNumbered(lead) || JudgedBy.in(cues.text()).isPresent() && JudgedRows.haveNoNumbers(all, table);
         if (own && JudgedRows.areToJudge(all, table, cues)) {
