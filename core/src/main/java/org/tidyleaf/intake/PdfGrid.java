@@ -170,6 +170,9 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
 
         private final float[] lefts;
 
+        /** How far right a text of each column reaches. */
+        private final float[] farthest;
+
         /** Columns whose texts wrap before the next one begins. */
         private final Set<Integer> narrow = new TreeSet<>();
 
@@ -195,8 +198,10 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
             }
             rights = new float[columns];
             lefts = new float[columns];
+            farthest = new float[columns];
             for (int column = 0; column < columns; column++) {
-                rights[column] = farthest(column);
+                farthest[column] = farthest(column);
+                rights[column] = farthest[column];
                 lefts[column] = nearest(column);
             }
             for (int column = 0; column + 1 < columns; column++) {
@@ -471,7 +476,7 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
             boolean alone = all.get(place).filled() == 1
                     && Character.isLowerCase(part.text().codePointAt(0))
                     && !ENDS.matcher(above.text()).matches();
-            float limit = alone ? farthest(column) : rights[column];
+            float limit = alone ? farthest[column] : rights[column];
             boolean goesOn = part.y() - above.y() < Math.min(LINE * size, PITCH * pitch)
                     && above.right() + SPACE * size + part.firstWord() > limit - EXACT
                     && !LABEL.matcher(above.text()).matches()
@@ -509,7 +514,7 @@ record PdfGrid(Optional<PdfTables.Table> table, boolean wrapped, int height) {
                     .map(x -> new PdfPage.Mark(x, ys.get(0), x, ys.get(ys.size() - 1), false))
                     .toList();
             List<Float> limits = new ArrayList<>(xs.subList(1, xs.size()));
-            narrow.forEach(column -> limits.set(column, Math.min(limits.get(column), farthest(column) + PADDING)));
+            narrow.forEach(column -> limits.set(column, Math.min(limits.get(column), farthest[column] + PADDING)));
             return new PdfTables.Table(xs, ys, rules, List.copyOf(limits));
         }
     }

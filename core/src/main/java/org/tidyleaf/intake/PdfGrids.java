@@ -25,6 +25,9 @@ final class PdfGrids {
     /** So many rows without a gap make a column of text for certain. */
     private static final int LONG = 12;
 
+    /** No page that people print has more. */
+    private static final int MOST_LINES = 500;
+
     private PdfGrids() {}
 
     /** The pages with their tables besides those drawn with rules; what stands in columns of text, on whatever page, is none. */
@@ -92,7 +95,7 @@ final class PdfGrids {
     private static List<PdfGrid> find(List<PdfGridLine> lines) {
         List<PdfGrid> grids = new ArrayList<>();
         int at = 0;
-        while (at < lines.size()) {
+        while (at < lines.size() && lines.size() <= MOST_LINES) {
             Block block = block(lines, at);
             if (block.end() - at < 2) {
                 at++;

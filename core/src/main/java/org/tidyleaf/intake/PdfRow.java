@@ -22,13 +22,13 @@ import org.tidyleaf.source.Emphasis;
  */
 record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn) {
 
-    /** In parts of the face's size: a gap that a space fills, and one that only a tab does. */
     /** Rows so many usual distances apart are not of one paragraph. */
     private static final float APART = 1.3f;
 
     /** In points: what begins so near below something begins right below it. */
     private static final float ALIGNED = 3;
 
+    /** In parts of the face's size: a gap that a space fills, and one that only a tab does. */
     private static final float WORD_GAP = 0.18f;
 
     private static final float TAB_GAP = 1.6f;
@@ -47,9 +47,12 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
 
     private static final float SCRIPT = 0.8f;
 
+    private static final int MOST_SCRIPTS = 40;
+
     /** Signs that share so much of their width stand above one another. */
     private static final float STACKED = 0.5f;
 
+    /** "(ii)How", "1.1Name": a label whose text stands right behind it. */
     private static final Pattern GLUED =
             Pattern.compile("(?:\\((?:[ivx]{1,5}|[a-z])\\)|\\d{1,2}(?:\\.\\d{1,2}){1,3})(?=\\p{Lu}\\p{Ll}{2})");
 
@@ -161,7 +164,8 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
 
     /** Whether all its signs are small and stand right behind, and half their height above, those of another row. */
     private boolean isRaisedOver(PdfRow line) {
-        return line.y() - y < HIGHEST_SCRIPT * line.size()
+        return glyphs.size() < MOST_SCRIPTS
+                && line.y() - y < HIGHEST_SCRIPT * line.size()
                 && glyphs.stream()
                         .allMatch(script -> script.size() < SCRIPT * line.size()
                                 && line.glyphs().stream()
