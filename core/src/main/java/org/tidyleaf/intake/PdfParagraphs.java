@@ -33,6 +33,9 @@ final class PdfParagraphs {
 
     private static final int LONGEST_LABEL = 5;
 
+    /** In signs: no printed row is longer, and patterns with several open ends are tried on no longer one. */
+    private static final int LONGEST_ROW = 300;
+
     /** In parts of a page's width: columns part no further to the right. */
     private static final float MIDDLE = 0.55f;
 
@@ -364,7 +367,7 @@ final class PdfParagraphs {
                             || next.lastPart().isEmpty()
                                     && LABEL_ALONE.matcher(text).matches());
         }
-        if (LIST_CUT.matcher(row.spaced()).matches()) {
+        if (row.glyphs().size() < LONGEST_ROW && LIST_CUT.matcher(row.spaced()).matches()) {
             return true;
         }
         boolean dashed = DASH_AT_END.matcher(row.spaced()).matches();
@@ -397,8 +400,11 @@ final class PdfParagraphs {
 
     /** "Points: ____   Signature:" over "________". */
     private static boolean isRoomCut(PdfRow row, PdfRow next) {
-        return ROOM.matcher(next.plain()).matches()
-                && ROOM_BEFORE.matcher(row.spaced()).matches();
+        boolean shortRow = row.glyphs().size() < LONGEST_ROW;
+        return shortRow
+                        && ROOM_CUT.matcher(next.spaced()).matches()
+                        && ROOM_BEFORE.matcher(row.spaced()).matches()
+                || UNIT_CUT.matcher(next.spaced()).matches() && row.plain().endsWith("__");
     }
 
     /** Whether parts of a row stand far apart, but for a label before the text. */
