@@ -143,17 +143,7 @@ final class PdfCells {
             return false;
         }
         boolean labelled = LABELLED.matcher(text).lookingAt();
-        int word = 0;
-        while (word < text.length()
-                && word < row.glyphs().size()
-                && !row.glyphs().get(word).text().isBlank()
-                && (word == 0
-                        || PdfRow.gap(row.glyphs().get(word - 1), row.glyphs().get(word))
-                                .isEmpty())) {
-            word++;
-        }
-        float first = row.glyphs().get(Math.max(0, word - 1)).right() - row.left();
-        boolean room = right - above.right() > first + above.size();
+        boolean room = right - above.right() > row.firstWord() + above.size();
         // "N)." below "(symbol" and "g." below "1000" end their sentences.
         boolean ends = !room
                 && END_OF_SENTENCE.matcher(text).matches()

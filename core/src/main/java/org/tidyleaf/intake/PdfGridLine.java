@@ -25,6 +25,9 @@ record PdfGridLine(List<Part> parts, float top, float bottom, float size) {
     /** In sizes of letters: baselines of one text are farther apart. */
     private static final float OVERLAP = 0.8f;
 
+    /** In points: baselines so near to one another are one. */
+    static final float SAME_LINE = 1;
+
     /** In points: cells of one row have one baseline. */
     private static final float SAME_BASELINE = 0.8f;
 
@@ -52,17 +55,6 @@ record PdfGridLine(List<Part> parts, float top, float bottom, float size) {
 
         String text() {
             return row.spaced();
-        }
-
-        /** How wide its first word is. */
-        float firstWord() {
-            int end = 1;
-            while (end < row.glyphs().size()
-                    && PdfRow.gap(row.glyphs().get(end - 1), row.glyphs().get(end))
-                            .isEmpty()) {
-                end++;
-            }
-            return row.glyphs().get(end - 1).right() - row.left();
         }
     }
 

@@ -36,6 +36,9 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
     /** From this share of a letter's size on, a gap is two spaces or more. */
     private static final float WIDE_GAP = 0.7f;
 
+    /** In signs: what stands before a wide gap and is no longer may be a label. */
+    private static final int LONGEST_LABEL = 5;
+
     /** Letters of options and of what is matched. */
     private static final String ALONE = "ABCDEFGHabcdefgh";
 
@@ -62,6 +65,15 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
 
     float right() {
         return glyphs.get(glyphs.size() - 1).right();
+    }
+
+    /** How wide its first word is, in points. */
+    float firstWord() {
+        int end = 1;
+        while (end < glyphs.size() && gap(glyphs.get(end - 1), glyphs.get(end)).isEmpty()) {
+            end++;
+        }
+        return glyphs.get(end - 1).right() - left();
     }
 
     String plain() {
@@ -209,6 +221,14 @@ record PdfRow(List<PdfPage.Glyph> glyphs, float y, float size, boolean newColumn
             }
         }
         return Optional.empty();
+    }
+
+    /** Whether parts of it stand far apart, but for a label before the text. */
+    boolean isWide() {
+        return lastPart()
+                .filter(start ->
+                        glyphs.stream().filter(glyph -> glyph.x() < start).count() > LONGEST_LABEL)
+                .isPresent();
     }
 
     /** Whether it goes on with what stands to the right in the row above it: right below that, in small letters. */

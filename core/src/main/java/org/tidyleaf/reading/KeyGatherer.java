@@ -353,14 +353,16 @@ final class KeyGatherer {
                 ? Integer.parseInt(part.group(2)) - 1
                 : part.group(2).length() > 1 ? Integer.MAX_VALUE : part.group(2).charAt(0) - 'a';
         String[] apart = whole.text().strip().split("\\s*;\\s*");
-        boolean apartInOrder = place < apart.length
+        boolean apartInOrder = place >= 0
+                && place < apart.length
                 && apart.length > 1
                 && Arrays.stream(apart)
                         .allMatch(one -> AnswerParser.leadingJudgement(one).isPresent());
         if (apartInOrder) {
             return Optional.of(new KeyList.Item(whole.heading(), number, apart[place], whole.line()));
         }
-        boolean inOrder = place < judged.length
+        boolean inOrder = place >= 0
+                && place < judged.length
                 && Arrays.stream(judged)
                         .allMatch(one -> AnswerParser.judgement(one).isPresent());
         Optional<String> said = inOrder

@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
  * @param printed the label without its punctuation: "12b", "A"
  * @param shape what labels of the same series share: "9." or "a)" or "Question 9."
  * @param from where it begins in the line
- * @param end where the text behind it begins in the line
+ * @param end where the text behind it begins in the line; before {@code from} where a number within its line tells of all of it
  */
 record Label(Kind kind, int ordinal, String printed, String shape, int from, int end) {
 

@@ -218,7 +218,9 @@ final class NumberedHeads {
 
     private static String wordBefore(List<Cues> all, Seen seen) {
         String text = all.get(seen.piece()).line().text();
-        return text.substring(seen.label().from(), seen.label().end())
+        return text.substring(
+                        seen.label().from(),
+                        Math.max(seen.label().from(), seen.label().end()))
                 .replaceAll("[^\\p{L}].*", "")
                 .toLowerCase(Locale.ROOT);
     }

@@ -83,13 +83,8 @@ final class OptionsBehind {
             boolean begins = row != null
                     && row.matches()
                     && !isLabelled(line, row.start(1))
-                    && all.get(i + 1)
-                            .piece()
-                            .segment()
-                            .equals(new Segment(
-                                    line.number(),
-                                    row.start(1),
-                                    all.get(i + 1).piece().segment().to()));
+                    && all.get(i + 1).line() == line
+                    && all.get(i + 1).piece().segment().from() == row.start(1);
             for (int at = i + 1; begins && at < all.size() && all.get(at).line() == line; at++) {
                 int from = all.get(at).piece().segment().from();
                 Label label = new Label(Label.Kind.LETTER, at - i, "", ListedOptions.SHAPE, from, from);
