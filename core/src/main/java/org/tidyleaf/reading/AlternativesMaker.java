@@ -34,9 +34,9 @@ final class AlternativesMaker {
     /** "is long / longer than": single words with a stroke between. */
     private static final Pattern SLASHED = Pattern.compile("[\\p{L}'\u2019]+(?:\\s/\\s[\\p{L}'\u2019]+)+");
 
-    /** "2 m or 2 yards" and nothing else. */
-    private static final Pattern EITHER_OR =
-            Vocabulary.pattern("([^.?!:;,]{1,30}?)\\s+" + Vocabulary.ALL.either("or") + "\\s+([^.?!:;,]{1,30})");
+    /** "2 m or 2 yards" and nothing else; "Either describe … or draw …" tells what to do. */
+    private static final Pattern EITHER_OR = Vocabulary.pattern("(?!" + Vocabulary.ALL.either("either")
+            + "\\s)([^.?!:;,]{1,30}?)\\s+" + Vocabulary.ALL.either("or") + "\\s+([^.?!:;,]{1,30})");
 
     private static final Pattern STATEMENT_AROUND = Pattern.compile("\\p{Lu}[^.?!]*\\([^()]*\\)\\s\\p{Ll}[^.?!]*\\.");
 

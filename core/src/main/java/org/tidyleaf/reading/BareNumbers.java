@@ -71,7 +71,11 @@ final class BareNumbers {
     }
 
     private static boolean inEarnest(List<Cues> all, List<Integer> run) {
-        return run.size() >= IN_EARNEST || run.size() > 1 && haveParts(all, run);
+        return run.size() >= IN_EARNEST
+                || run.size() > 1
+                        && (haveParts(all, run)
+                                || run.stream()
+                                        .allMatch(i -> all.get(i).margin().isPresent()));
     }
 
     /** "1 The diagram …" over "(a) …" and "2 A student …" over "(a) …": two will do. */
@@ -115,7 +119,7 @@ final class BareNumbers {
         if (known.isPresent()) {
             return known.get().ordinal();
         }
-        Matcher matcher = BARE.matcher(cues.text());
+        Matcher matcher = BARE.matcher(behindMargin(cues));
         boolean possible = cues.line().layout().cell().isEmpty()
                 && !cues.is(Cues.Trait.OFF_BODY)
                 && cues.lead().isEmpty()
@@ -127,7 +131,7 @@ final class BareNumbers {
 
     /** "4 plane - saw - glue": where numbers have begun to count, what they count need not begin with a capital. */
     private static int loose(Cues cues) {
-        Matcher matcher = LOOSE.matcher(cues.text());
+        Matcher matcher = LOOSE.matcher(behindMargin(cues));
         boolean possible = cues.line().layout().cell().isEmpty()
                 && cues.labels().isEmpty()
                 && cues.lead().isEmpty()
@@ -137,14 +141,28 @@ final class BareNumbers {
         return possible ? Integer.parseInt(matcher.group(1)) : 0;
     }
 
+    /** "[   ] 1  Which …": what stands behind the brackets to write the answer in. */
+    private static String behindMargin(Cues cues) {
+        return cues.margin().isEmpty()
+                ? cues.text()
+                : cues.line()
+                        .text()
+                        .substring(start(cues), cues.piece().segment().to())
+                        .strip();
+    }
+
+    private static int start(Cues cues) {
+        return cues.margin().map(Cues.Margin::to).orElse(cues.piece().segment().from());
+    }
+
     /** Gives a piece the number that it begins with as its label. */
     static void add(List<Cues> all, int at, int ordinal) {
         Cues cues = all.get(at);
-        int from = cues.piece().segment().from();
+        int from = start(cues);
         while (Character.isWhitespace(cues.line().text().charAt(from))) {
             from++;
         }
-        Matcher matcher = (BARE.matcher(cues.text()).lookingAt() ? BARE : LOOSE)
+        Matcher matcher = (BARE.matcher(behindMargin(cues)).lookingAt() ? BARE : LOOSE)
                 .matcher(cues.line().text())
                 .region(from, cues.piece().segment().to());
         if (matcher.lookingAt() && cues.labels().stream().noneMatch(BareNumbers::isBare)) {

@@ -26,6 +26,9 @@ final class DocumentSnags {
     /** More such blanks than this share of the document's lines are a way of typing. */
     private static final double TYPING_HABIT = 0.25;
 
+    /** "0", and behind it "A common   B usual": worked out before the first question. */
+    private static final Pattern EXAMPLE = Pattern.compile("[(\\[]?0[.)\\]]?");
+
     private static final Pattern RANGE = Vocabulary.pattern(
             "\\b(\\d{1,3})\\s*(?:-|\u2013|\u2014|" + Vocabulary.ALL.either("to") + ")\\s*(\\d{1,3})\\b");
 
@@ -42,6 +45,19 @@ final class DocumentSnags {
             boolean nobodys = role == Role.ASIDE || role == Role.FIGURE && drafts.owners()[i] == 0;
             if (nobodys && begun && isBody(cues.line())) {
                 leftOver(cues, i < lastStem, snags);
+            }
+            boolean listed = nobodys
+                    && i > 0
+                    && isSetAside(roles.get(i - 1))
+                    && goOn(roles.get(i - 1).cues(), cues);
+            if (listed
+                    && !(i > 1
+                            && EXAMPLE.matcher(roles.get(i - 2).cues().text()).matches())) {
+                snags.add(new Snag(
+                        "left-over",
+                        0,
+                        cues.line().number(),
+                        "Lines with letters before them were set aside. If they are options, say here what they are."));
             }
             unreadable(cues.line(), drafts.owners()[i], snags);
             if (role == Role.SECTION
@@ -91,6 +107,20 @@ final class DocumentSnags {
             }
         }
         return 0;
+    }
+
+    private static boolean isSetAside(Assigned piece) {
+        return piece.step().role() == Role.ASIDE && isBody(piece.cues().line());
+    }
+
+    /** Whether "a" and "b" begin them: one snag for the whole list. */
+    private static boolean goOn(Cues first, Cues second) {
+        return hasLetter(first, 1) && hasLetter(second, 2);
+    }
+
+    private static boolean hasLetter(Cues cues, int ordinal) {
+        return cues.labels().stream()
+                .anyMatch(label -> label.kind() == Label.Kind.LETTER && label.ordinal() == ordinal);
     }
 
     private static boolean isBody(Line line) {

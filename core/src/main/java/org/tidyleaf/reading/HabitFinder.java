@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -60,7 +61,8 @@ final class HabitFinder {
         Set<Integer> apart = new HashSet<>(others);
         apart.removeAll(inBlocks);
         Map<String, List<Seen>> through = series(all, apart);
-        series.forEach((shape, seen) -> NumberSeries.questionSeries(seen)
+        series.forEach((shape, seen) -> NumberSeries.questionSeries(DownColumns.ordered(all, seen))
+                .map(HabitFinder::asTheyStand)
                 .map(members -> throughBlocks(members, through.get(shape), inBlocks))
                 .ifPresent(members -> chains.put(shape, NumberedLists.withoutStatementsBelow(all, members, listed))));
         NumberedLists.blanksBelow(all, chains, listed);
@@ -145,6 +147,10 @@ final class HabitFinder {
                 Set.copyOf(listed),
                 hasBarePoints(all, options, without, parts.keySet()),
                 hasMarginKey(all, chained, stems));
+    }
+
+    private static List<Seen> asTheyStand(List<Seen> seen) {
+        return seen.stream().sorted(Comparator.comparingInt(Seen::piece)).toList();
     }
 
     /** What was found to be parts heads nothing. */

@@ -124,9 +124,11 @@ final class OptionScorer {
                         .isPresent();
         fit += startsAlike ? SLIGHT : 0;
         // One alone offers nothing to choose.
-        boolean alone = from.option() == 0
-                && index + 1 < all.size()
-                && (around.isNextStem(index + 1) || all.get(index + 1).lead().isPresent());
+        boolean last = index + 1 == all.size()
+                || around.isNextStem(index + 1)
+                || all.get(index + 1).is(Trait.END_WORD)
+                || all.get(index + 1).lead().isPresent();
+        boolean alone = from.option() == 0 && last;
         fit -= alone && cues.is(Trait.ENDS_SENTENCE) ? CLEAR : 0;
         // What stands right below a lone number is what is asked.
         fit -= from.option() == 0 && index > 0 && around.isOnlyNumber(index - 1) ? SURE : 0;

@@ -31,8 +31,8 @@ final class PieceSplitter {
     private static final Pattern BOX = Pattern.compile("(?<=^|\\s)\\*?(?:[" + LabelFinder.BOXES
             + "]|\\[\\s?[xX\u2713\u2714]?\\s?]|\\(\\s?[xX\u2713\u2714 ]\\s?\\))(?=\\s*\\p{L}|\\s*[\\d-])");
 
-    /** "1 (a)": before a part a number needs no sign of its own. */
-    private static final Pattern NUMBER_OVER_PARTS = Pattern.compile("\\s*\\d{1,3}\\s+(?=[(\\[][aAi][)\\]])");
+    /** "1 (a)", "1 a)": before a part a number needs no sign of its own. */
+    private static final Pattern NUMBER_OVER_PARTS = Pattern.compile("\\s*\\d{1,3}\\s+(?=[(\\[][aAi][)\\]]|a[.)]\\s)");
 
     private static final Pattern BOX_BEFORE = Pattern.compile("(?<!\\S)([" + LabelFinder.BOXES + "]|\\[\\s?])\\s?$");
 

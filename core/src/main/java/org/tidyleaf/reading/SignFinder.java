@@ -34,8 +34,8 @@ final class SignFinder {
             + AnswerParser.OPTION_NAMES + ")\\s*_++\\s*)?" + NUMBER_BEHIND);
 
     /** "( V ) 1. Bees sleep.", "(   ) 2. …": brackets before the number to write the answer in. */
-    private static final Pattern MARGIN_BRACKETS =
-            Vocabulary.pattern("[(\\[]\\s*((?-i:[A-Z]))?\\s*[)\\]]\\s+(?=\\d{1,3}\\s?[.)]\\s|(?:"
+    private static final Pattern MARGIN_BRACKETS = Vocabulary.pattern(
+            "[(\\[]\\s*((?-i:[A-Z]))?\\s*[)\\]]\\s+(?=\\d{1,3}\\s?[.)]\\s|\\d{1,3}\\s+(?-i:\\p{Lu})|(?:"
                     + WORDS.either("question") + ")\\.?\\s*\\d)");
 
     private static final Pattern MARGIN_BARE = Pattern.compile("([TF])\\s+(?=\\d{1,3}[.)]\\s)");
