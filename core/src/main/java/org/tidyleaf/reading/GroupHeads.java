@@ -15,6 +15,10 @@ final class GroupHeads {
     private static final Pattern HEAD = Vocabulary.pattern("(?:" + Vocabulary.ALL.either("directions")
             + "\\s*[:.]\\s*)?" + Vocabulary.ALL.either("group_head") + "\\b.*");
 
+    private static final Pattern RECKON = Vocabulary.pattern(Vocabulary.ALL.either("convert", "reckon") + "\\b");
+
+    private static final Pattern EXAMPLE = Vocabulary.pattern(Vocabulary.ALL.either("example") + "\\s*:");
+
     private static final int LONGEST = 130;
 
     private GroupHeads() {}
@@ -36,6 +40,9 @@ final class GroupHeads {
         }
         // Above the first number it is said of all questions, unless others say the same of theirs.
         int above = first - 1;
+        while (above > 0 && first < all.size() && isExample(all.get(above))) {
+            above--;
+        }
         if (!found.isEmpty()
                 && above > 0
                 && first < all.size()
@@ -59,7 +66,7 @@ final class GroupHeads {
         return worded || possible && isDirectionInItalics(cues, all.get(place + 1));
     }
 
-    /** A line without any label right above a number. */
+    /** A line without any label right above a number, or above an example. */
     private static boolean mayHead(List<Cues> all, int place) {
         Cues cues = all.get(place);
         return cues.labels().isEmpty()
@@ -67,7 +74,12 @@ final class GroupHeads {
                 && cues.line().layout().cell().isEmpty()
                 && cues.text().length() < LONGEST
                 && !cues.is(Trait.GAP)
-                && all.get(place + 1).has(Label.Kind.NUMBER);
+                && (all.get(place + 1).has(Label.Kind.NUMBER) || isExample(all.get(place + 1)));
+    }
+
+    /** "Example:  2 l = 2000 ml" between what is to be done and the first question. */
+    private static boolean isExample(Cues cues) {
+        return cues.labels().isEmpty() && EXAMPLE.matcher(cues.text()).lookingAt();
     }
 
     /** "Tick ONE box only." above the first number: how the next ones are answered, where others tell the same of theirs. */
@@ -83,7 +95,8 @@ final class GroupHeads {
                 && cues.is(Trait.ENDS_SENTENCE)
                 && !cues.is(Trait.QUESTION_MARK)
                 && !cues.is(Trait.STARTS_LOWER)
-                && ExerciseHeads.directs(cues.text());
+                && (ExerciseHeads.directs(cues.text())
+                        || RECKON.matcher(cues.text()).lookingAt());
     }
 
     /** "<i>Write your answer on the line. (1 pt each)</i>": set apart from the question below, and with what it is worth. */
@@ -113,6 +126,7 @@ final class GroupHeads {
         return option
                 || cues.line().layout().cell().isPresent()
                 || cues.is(Trait.GAP)
+                || cues.is(Trait.SPACED)
                 || cues.is(Trait.WRITING_LINE)
                 || cues.is(Trait.QUESTION_MARK)
                 || cues.margin().isPresent()
