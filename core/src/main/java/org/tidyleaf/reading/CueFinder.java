@@ -104,6 +104,7 @@ final class CueFinder {
         ExerciseHeads.label(all);
         BoldLetterHeads.mark(all);
         Exercises.label(all);
+        TypesBehindNumbers.label(all);
         NamedNumbers.mark(all);
         UnsignedNumerals.label(all);
         LettersBelowNumbers.mark(all);

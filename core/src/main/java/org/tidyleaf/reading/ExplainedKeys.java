@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
 
 /** "Answer: b. about 63 °C. Wax melts between …": what stands behind the right option on its line explains it. */
 final class ExplainedKeys {
@@ -12,6 +13,14 @@ final class ExplainedKeys {
             "\\s*[(\\[]?([A-Za-z]|\\d{1,2})(?:[).\\]:-]+|\\s+[-\u2013\u2014:=,;](?=\\s)|(?=\\s+\\())\\s*");
 
     private static final Pattern BETWEEN = Pattern.compile("[\\s.,;:\u2013\u2014-]*");
+
+    /** "False — the workers drive them out", "True. They …". */
+    private static final Pattern JUDGEMENT_FIRST = Vocabulary.pattern(
+            "\\s*" + Vocabulary.ALL.either("true", "false") + "(?<=\\p{L}{3})\\s*[.,;:\u2013\u2014(-]+\\s*");
+
+    private static final Pattern STATEMENT = Pattern.compile("(?s)[^?_]*\\p{L}[.!]?\\s*");
+
+    private static final Pattern SIGNS_BEHIND = Pattern.compile("[\\s\u2013\u2014(-]+$");
 
     /** "B – A – D – C" names all of them. */
     private static final Pattern ORDER =
@@ -23,15 +32,18 @@ final class ExplainedKeys {
     private ExplainedKeys() {}
 
     /** Moves explanations from the draft's key lines to its feedback. */
-    static void split(Draft draft, List<String> labels, List<String> texts) {
-        if (draft.options.isEmpty() || draft.keys.isEmpty()) {
+    static void split(Source source, Draft draft, List<String> labels, List<String> texts) {
+        if (draft.keys.isEmpty()) {
             return;
         }
         Draft.Announced line = draft.keys.get(0);
-        int end = answerEnd(line.text(), labels, texts);
+        int end = draft.options.isEmpty()
+                ? judgementEnd(line.text(), stem(source, draft))
+                : answerEnd(line.text(), labels, texts);
         if (end < 0
                 || ORDER.matcher(line.text()).matches()
-                || line.text().substring(end).split("\\s+").length < FEWEST_WORDS) {
+                || line.text().substring(end).split("\\s+").length < (draft.options.isEmpty() ? 1 : FEWEST_WORDS)
+                || line.text().substring(end).isBlank()) {
             return;
         }
         Segment whole = line.segment();
@@ -39,11 +51,22 @@ final class ExplainedKeys {
         List<Draft.Announced> further = List.copyOf(draft.keys.subList(1, draft.keys.size()));
         draft.keys.clear();
         draft.keys.add(new Draft.Announced(
-                line.text().substring(0, end), new Segment(whole.line(), whole.from(), Math.max(whole.from(), cut))));
+                SIGNS_BEHIND.matcher(line.text().substring(0, end)).replaceFirst(""),
+                new Segment(whole.line(), whole.from(), Math.max(whole.from(), cut))));
         draft.feedback.add(new Draft.Announced(
                 line.text().substring(end).strip(),
                 new Segment(whole.line(), Math.max(whole.from(), cut), whole.to())));
         draft.feedback.addAll(further);
+    }
+
+    /** Where "False" ends that judges a statement; -1 where what is said is no judgement of one. */
+    private static int judgementEnd(String said, String stem) {
+        Matcher judgement = JUDGEMENT_FIRST.matcher(said);
+        return judgement.lookingAt() && STATEMENT.matcher(stem).matches() ? judgement.end() : -1;
+    }
+
+    private static String stem(Source source, Draft draft) {
+        return String.join(" ", draft.stem.stream().map(source::text).toList());
     }
 
     /** Where the letter, and the option's words if they are repeated, end; -1 where the line begins otherwise. */

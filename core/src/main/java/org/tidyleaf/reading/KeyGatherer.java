@@ -48,7 +48,7 @@ final class KeyGatherer {
     /** One key for each draft, in order. */
     static List<GatheredKey> gather(Source source, Drafts drafts, KeyList list) {
         KeyGatherer gatherer = new KeyGatherer(source, drafts, list);
-        gatherer.drafts.forEach(draft -> ExplainedKeys.split(draft, labels(draft), gatherer.texts(draft)));
+        gatherer.drafts.forEach(draft -> ExplainedKeys.split(source, draft, labels(draft), gatherer.texts(draft)));
         gatherer.findFormattingHabit();
         return drafts.questions().stream().map(gatherer::gather).toList();
     }
