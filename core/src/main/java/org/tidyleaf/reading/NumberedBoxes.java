@@ -25,7 +25,8 @@ final class NumberedBoxes {
                 run.add(i);
                 continue;
             }
-            boolean options = run.size() >= FEWEST && run.size() <= MOST && run.get(0) > 0;
+            boolean options =
+                    run.size() >= FEWEST && run.size() <= MOST && run.get(0) > 0 && !isJudged(all.get(run.get(0) - 1));
             for (int piece : options ? run : List.<Integer>of()) {
                 Cues cues = all.get(piece);
                 all.set(
@@ -35,6 +36,11 @@ final class NumberedBoxes {
             }
             run.clear();
         }
+    }
+
+    /** "Write T or F." above them: the brackets are there for a letter. */
+    private static boolean isJudged(Cues above) {
+        return JudgedBy.in(above.text()).isPresent();
     }
 
     private static Optional<Label> number(Cues cues) {

@@ -31,9 +31,10 @@ final class StemTrimmer {
 
     private static final Pattern RULE_BEHIND = Pattern.compile("\\s+[_.\u2026]{4,}\\s*$");
 
-    /** "3. _____ The zero mark …": the rule before a whole sentence is where its answer goes. */
+    /** "3. _____ The zero mark …", "3. (   ) The zero mark …": the rule or the brackets before a whole sentence are where its answer goes. */
     private static final Pattern BLANK_BEFORE = Pattern.compile(
-            "\\s*(?:_{3,}|\\.{4,}|\u2026{2,})\\s+(?=(?:[(\\[][^()\\[\\]]{1,15}[)\\]]\\s*)?\\p{Lu}[^_]*[.!]\\s*$)");
+            "\\s*(?:(?:_{3,}|\\.{4,}|\u2026{2,})\\s+(?=(?:[(\\[][^()\\[\\]]{1,15}[)\\]]\\s*)?\\p{Lu}[^_]*[.!]\\s*$)"
+                    + "|(?:\\(\\s+\\)|\\[\\s+])\\s*(?=[\u00bf\u00a1]?\\p{Lu}))");
 
     /** "Do bees sleep?            Yes". */
     private static final Pattern SAID_FAR = Pattern.compile("(?<=[.?!])(?:\\s{2,}|\\t)(\\p{Lu}\\p{L}{1,9})\\s*$");
@@ -132,7 +133,11 @@ final class StemTrimmer {
     }
 
     private static boolean mayHaveBlank(String text) {
-        return text.indexOf('_') >= 0 || text.indexOf('\u2026') >= 0 || text.contains("..");
+        return text.indexOf('_') >= 0
+                || text.indexOf('\u2026') >= 0
+                || text.contains("..")
+                || text.contains("( ")
+                || text.contains("[ ");
     }
 
     /** "(i) an open cell, ........" above "(ii) a sealed cell. ........": what is a gap in the one is a gap in the other. */
