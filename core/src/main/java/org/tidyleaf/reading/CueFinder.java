@@ -105,6 +105,7 @@ final class CueFinder {
         BoldLetterHeads.mark(all);
         Exercises.label(all);
         TypesBehindNumbers.label(all);
+        LoneWordedNumbers.label(all);
         NamedNumbers.mark(all);
         UnsignedNumerals.label(all);
         LettersBelowNumbers.mark(all);

@@ -148,6 +148,8 @@ final class HeadScorer {
         boolean kindOnly = cues.is(Trait.TEST_WORD) && cues.words().size() == 1 && !cues.is(Trait.HEADING);
         fit += kindOnly ? -CLEAR : cues.is(Trait.TEST_WORD) ? LEANING : 0;
         fit -= cues.is(Trait.SCHOOL_WORD) && !cues.is(Trait.TEST_WORD) ? SURE : 0;
+        // "Write T or F." says how to answer.
+        fit -= cues.is(Trait.ENDS_SENTENCE) && JudgedBy.in(cues.text()).isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.COLON) ? CLEAR : 0;
         fit += index == topHead ? CLEAR : 0;
         fit -= isParticular(cues) ? LEANING : 0;

@@ -12,7 +12,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -280,6 +279,7 @@ final class KeyGatherer {
                 .filter(item -> !isOfOtherSection(item, heading))
                 .or(() -> ofPart(number, heading))
                 .or(() -> ofNumerals(number, heading))
+                .or(() -> ofLetters(number, heading))
                 .or(() -> inOrder(draft, number, heading));
     }
 
@@ -311,15 +311,28 @@ final class KeyGatherer {
 
     /** "4c(i)" and "4c(ii)" answer a question 4c that asks both. */
     private Optional<KeyList.Item> ofNumerals(String number, String heading) {
-        List<KeyList.Item> said = Stream.of("i", "ii", "iii", "iv", "v", "vi")
-                .flatMap(numeral -> list
-                        .find(number + numeral, heading)
-                        .map(item -> new KeyList.Item(
-                                item.heading(), number, "(" + numeral + ") " + item.text(), item.line()))
+        return number.matches(".*\\d[a-h]")
+                ? joined(number, heading, List.of("i", "ii", "iii", "iv", "v", "vi"))
+                : Optional.empty();
+    }
+
+    /** "6a queen", "6b cluster" go into the gaps of question 6. */
+    private Optional<KeyList.Item> ofLetters(String number, String heading) {
+        return number.matches("\\d{1,3}")
+                ? joined(number, heading, List.of("a", "b", "c", "d", "e", "f", "g", "h"))
+                : Optional.empty();
+    }
+
+    /** What the list says of parts that are no questions of their own; empty where it names but one. */
+    private Optional<KeyList.Item> joined(String number, String heading, List<String> parts) {
+        List<KeyList.Item> said = parts.stream()
+                .flatMap(part -> list
+                        .find(number + part, heading)
+                        .map(item ->
+                                new KeyList.Item(item.heading(), number, "(" + part + ") " + item.text(), item.line()))
                         .stream())
                 .toList();
-        boolean lettered = number.matches(".*\\d[a-h]") && said.size() > 1;
-        return lettered
+        return said.size() > 1
                 ? Optional.of(new KeyList.Item(
                         said.get(0).heading(),
                         number,
