@@ -40,6 +40,8 @@ final class NumberedAnswers {
             + "(?<said>[(]?1(?<own>\\s?[):=\u2192\u2013-]|)\\s*[^\\d\\s](?:\\D{0,39}\\D)??"
             + "(?:[,;\\s]\\s{0,3}[(]?\\d{1,2}\\k<own>\\s*[^\\d\\s]\\D{0,40}?)+)");
 
+    private static final Pattern UNIT = Pattern.compile("\\s(\\p{L}{2,4})\\b");
+
     private static final Pattern INNER_NUMBER = Pattern.compile("(?<!\\d)(\\d{1,2})(?!\\d)");
 
     private static final Pattern NUMBER_AT_END = Pattern.compile("(.*\\S)\\s{2,}(\\d{1,3})[.):]?\\s*");
@@ -58,6 +60,12 @@ final class NumberedAnswers {
 
     /** A printed number and all that stands behind it. */
     record Answer(String number, String said) {}
+
+    /** "5 mm" among sizes: a number with its unit that goes on with none. */
+    private static boolean isAmount(String text, Matcher number) {
+        Matcher unit = UNIT.matcher(text).region(number.end(1), text.length());
+        return unit.lookingAt() && UnitSymbols.isSymbol(unit.group(1));
+    }
 
     /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
     List<Answer> cut(String whole) {
@@ -90,7 +98,7 @@ final class NumberedAnswers {
             }
             boolean within =
                     from >= 0 && inner && !Character.isLetter(matcher.group().charAt(0));
-            boolean next = within
+            boolean next = within || value != last + 1 && isAmount(text, matcher)
                     ? false
                     : from < 0
                             ? matcher.start() == 0

@@ -110,6 +110,8 @@ final class RoleScorer {
         fit -= cues.is(Trait.FIGURE_ONLY) && !to.more() ? LEANING : 0;
         fit += cues.is(Trait.FIGURE_ONLY) && to.more() ? SURE : 0;
         fit -= cues.is(Trait.RANGE_ONLY) ? SURE + CLEAR : 0;
+        // What stands right below a lone number is what is asked.
+        fit -= !to.more() && index > 0 && around.isOnlyNumber(index - 1) && !cues.is(Trait.PASSAGE_HEAD) ? CLEAR : 0;
         fit -= heads.isRangeWithin(index) ? 2 * SURE : 0;
         // "Instructions: … for questions 1-4" tells what to do and is nothing to read.
         fit -= heads.isDirectionsForAll(index) || cues.is(Trait.RULES) ? 2 * SURE : 0;
