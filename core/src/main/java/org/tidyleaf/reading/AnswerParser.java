@@ -5,11 +5,19 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Understands what an answer line says: letters, the words of options, true or false. */
 final class AnswerParser {
+
+    /** Before a noun, in all languages that are read. */
+    static final Pattern ARTICLE = Pattern.compile(
+            "(?iu)^(?:(?:the|an?|der|die|das|eine?|le|la|les|une?|el|los|las|una|il|lo|gli|os?|as|uma?|het|de|een)\\s+|l['\u2019])");
+
+    /** In letters: behind what looks like an article a single letter is no noun. */
+    private static final int SHORTEST_NOUN = 3;
 
     private static final Pattern SIGN = Pattern.compile("[(\\[]?\\s*[\u221a\u2713\u2714\u00d7\u2717\u2718]\\s*[)\\]]?");
     private static final Pattern RIGHT_SIGN = Pattern.compile("[\u221a\u2713\u2714]");
@@ -75,14 +83,25 @@ final class AnswerParser {
         return byLetters;
     }
 
+    /** The one option with these words; where none has, the article before them may be missing on either side. */
     private static Set<Integer> byText(String answer, List<String> texts) {
+        Set<Integer> whole = byText(answer, texts, UnaryOperator.identity());
+        return whole.isEmpty() ? byText(answer, texts, AnswerParser::withoutArticle) : whole;
+    }
+
+    private static Set<Integer> byText(String answer, List<String> texts, UnaryOperator<String> form) {
         Set<Integer> found = new TreeSet<>();
         for (int i = 0; i < texts.size(); i++) {
-            if (bare(texts.get(i)).equals(bare(answer))) {
+            if (form.apply(bare(texts.get(i))).equals(form.apply(bare(answer)))) {
                 found.add(i);
             }
         }
         return found.size() == 1 ? found : Set.of();
+    }
+
+    private static String withoutArticle(String text) {
+        String without = ARTICLE.matcher(text).replaceFirst("");
+        return without.length() < SHORTEST_NOUN ? text : without;
     }
 
     private static Set<Integer> bySeveralTexts(String answer, List<String> texts) {

@@ -18,9 +18,6 @@ final class PairAnswers {
     private static final Pattern ANSWER_WORD =
             Vocabulary.pattern("(?<=\\d[.):]?\\s?)" + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*");
 
-    /** A short word before a longer one. */
-    private static final Pattern ARTICLE = Pattern.compile("^(?:\\p{L}{1,3}\\s+|\\p{L}{1,2}['\u2019])(?=\\p{L}{3})");
-
     private PairAnswers() {}
 
     /** For each left the place of its right; empty where the key does not say it of all. */
@@ -81,7 +78,7 @@ final class PairAnswers {
     /** "regina - depone le uova": both sides in words, the left perhaps without its article. */
     private static int byWords(String said, String left, MatchMaker.Side rights) {
         int whole = byWholeWords(said, left, rights);
-        String bare = ARTICLE.matcher(left).replaceFirst("");
+        String bare = AnswerParser.ARTICLE.matcher(left).replaceFirst("");
         return whole < 0 && !bare.equals(left) ? byWholeWords(said, bare, rights) : whole;
     }
 
