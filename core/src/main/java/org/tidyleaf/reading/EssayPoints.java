@@ -21,12 +21,16 @@ final class EssayPoints {
     static Set<Integer> find(List<Cues> all) {
         Set<Integer> found = new HashSet<>();
         for (int i = 1; i < all.size(); i++) {
-            if (!all.get(i).has(Label.Kind.BULLET) || all.get(i - 1).has(Label.Kind.BULLET) || !asks(all, i - 1)) {
+            if (!all.get(i).has(Label.Kind.BULLET) || all.get(i - 1).has(Label.Kind.BULLET)) {
                 continue;
             }
             int end = i;
             while (end < all.size() && all.get(end).has(Label.Kind.BULLET)) {
                 end++;
+            }
+            boolean points = asks(all, i - 1) || asksForText(all.get(i - 1)) && areOneSentence(all.subList(i, end));
+            if (!points) {
+                continue;
             }
             boolean answered = end < all.size() && isAnswer(all.get(end));
             boolean signed =
@@ -36,6 +40,16 @@ final class EssayPoints {
             }
         }
         return found;
+    }
+
+    /** "Tell him" over "- why they are harmless," and "- when he may come.": what stands behind each bullet but the last goes on. */
+    private static boolean areOneSentence(List<Cues> bullets) {
+        int last = bullets.size() - 1;
+        return last > 0
+                && bullets.get(last).text().endsWith(".")
+                && bullets.subList(0, last).stream()
+                        .allMatch(
+                                cues -> cues.text().endsWith(",") || cues.text().endsWith(";"));
     }
 
     /** Not "Marking: one mark each", which answers no question with options. */
