@@ -34,6 +34,9 @@ final class PieceSplitter {
     /** "1 (a)", "1 a)": before a part a number needs no sign of its own. */
     private static final Pattern NUMBER_OVER_PARTS = Pattern.compile("\\s*\\d{1,3}\\s+(?=[(\\[][aAi][)\\]]|a[.)]\\s)");
 
+    /** "A               B" over two columns. */
+    private static final Pattern NAMES_OF_COLUMNS = Pattern.compile("\\s*\\p{L}\\s{3,}\\p{L}\\s*");
+
     private static final Pattern BOX_BEFORE = Pattern.compile("(?<!\\S)([" + LabelFinder.BOXES + "]|\\[\\s?])\\s?$");
 
     private static final int LONGEST_BOX = 4;
@@ -229,7 +232,9 @@ final class PieceSplitter {
         if (best.isEmpty()) {
             best = numbers(text);
         }
-        if (best.isEmpty() && line.layout().cell().isEmpty()) {
+        if (best.isEmpty()
+                && line.layout().cell().isEmpty()
+                && !NAMES_OF_COLUMNS.matcher(text).matches()) {
             List<Integer> pair = BareLetters.pairCut(source.lines(), line.number() - 1);
             best = pair.isEmpty() ? BareLetters.cuts(text) : pair;
         }
