@@ -56,7 +56,8 @@ final class PairBlocks {
         boolean numbered = from + 1 < all.size()
                 && (number(from).isPresent()
                         || number(from + 1)
-                                .filter(label -> label.ordinal() == 1)
+                                .filter(label -> label.ordinal() == 1
+                                        || from + 2 < all.size() && lists.isNext(from + 2, Label.Kind.NUMBER, from + 1))
                                 .isPresent());
         boolean tabbed = from < all.size() && all.get(from).text().indexOf('\t') > 0;
         boolean throughout = from + 1 < all.size() && lists.isNext(from + 1, Label.Kind.NUMBER, from);
