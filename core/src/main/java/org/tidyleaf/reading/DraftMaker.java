@@ -77,6 +77,7 @@ final class DraftMaker {
         if (!habits.parts().isEmpty()) {
             replaceBy(NestedParts.join(List.copyOf(questions), habits.parts(), roles, owners));
         }
+        replaceBy(DownColumnOrder.of(List.copyOf(questions), owners));
         SectionPoints.share(sections.all(), sections.said(), questions);
         RangePoints.share(roles, questions);
         passages.link(questions);

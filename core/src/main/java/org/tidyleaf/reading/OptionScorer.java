@@ -114,6 +114,7 @@ final class OptionScorer {
         fit -= around.isPairOver(index) && from.option() == 0 ? SURE : 0;
         // "Round to the nearest per cent. (2 marks)" is worth something and offers nothing.
         fit -= cues.text().endsWith(")") && PointsFinder.beside(cues.text()).isPresent() ? CLEAR : 0;
+        fit -= before.filter(b -> OrLines.isSecondHalf(b, cues)).isPresent() ? SURE : 0;
         fit -= cues.spaceBefore() > 0 ? CLEAR : 0;
         fit -= before.filter(OptionScorer::isTickedBehind).isPresent() ? CLEAR : 0;
         fit -= cues.is(Trait.QUESTION_MARK) ? LEANING : cues.is(Trait.COLON) ? CLEAR : 0;

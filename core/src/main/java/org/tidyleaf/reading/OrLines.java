@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.List;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 
@@ -14,6 +15,10 @@ final class OrLines {
             Vocabulary.pattern("[(\\[\u2013\u2014*-]*\\s*" + Vocabulary.ALL.either("or") + "\\s*[)\\]\u2013\u2014*-]*");
 
     private static final Pattern EITHER = Vocabulary.pattern(Vocabulary.ALL.either("either") + "\\s*:?");
+
+    /** "10. EITHER describe …". */
+    private static final Pattern EITHER_FIRST =
+            Vocabulary.pattern("(?:\\W{0,2}\\w{1,4}[.):]?\\s+)?" + Vocabulary.ALL.either("either") + "\\b");
 
     /** Longer words of any language. */
     private static final int LONGEST = 12;
@@ -43,6 +48,14 @@ final class OrLines {
                 cues.traits().add(Trait.ONE_WILL_DO);
             }
         }
+    }
+
+    /** "or" alone, or "OR Explain …" below "EITHER describe …": half of what is asked, and no option. */
+    static boolean isSecondHalf(Cues above, Cues cues) {
+        Matcher or = OR.matcher(cues.text());
+        return cues.labels().isEmpty()
+                && (or.matches()
+                        || or.lookingAt() && EITHER_FIRST.matcher(above.text()).lookingAt());
     }
 
     /** "EITHER" and nothing else. */

@@ -20,9 +20,6 @@ import org.tidyleaf.source.Source;
 /** Looks over what was read for what the teacher should see before publishing. */
 final class SnagFinder {
 
-    /** In questions: tables that count down their columns are no larger. */
-    private static final int MOST_BESIDE = 40;
-
     private static final Pattern FIGURE_NAMED = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("figure") + "\\b");
 
     /** The answers of a question gap by gap; none for those without gaps. */
@@ -184,14 +181,6 @@ final class SnagFinder {
                         .matches("\\W*(?:\\p{L}+\\.?\\s)?" + (number - 1) + "(?!\\d).*");
     }
 
-    /** Where numbers count down columns, the one before stands in the same column, or lowest in the one to the left. */
-    private static boolean standsBeside(List<Draft> drafts, int place, int number) {
-        String printed = String.valueOf(number);
-        return drafts.subList(Math.max(0, place - MOST_BESIDE), Math.min(drafts.size(), place + MOST_BESIDE)).stream()
-                .filter(draft -> draft.section == drafts.get(place).section)
-                .anyMatch(draft -> draft.number.equals(printed));
-    }
-
     private void numbers(Drafts all) {
         List<Draft> drafts = all.questions();
         for (int i = 1; i < drafts.size(); i++) {
@@ -199,8 +188,7 @@ final class SnagFinder {
             String here = drafts.get(i).number;
             if (above.matches("\\d{1,4}") && here.matches("\\d{1,4}")) {
                 int step = Integer.parseInt(here) - lastNumber(drafts.get(i - 1), Integer.parseInt(above));
-                boolean gap = step > 1 && !standsBeside(drafts, i, Integer.parseInt(here) - 1);
-                if (gap && !countsOnFromHead(all, drafts.get(i - 1), Integer.parseInt(here))) {
+                if (step > 1 && !countsOnFromHead(all, drafts.get(i - 1), Integer.parseInt(here))) {
                     add(
                             "number-gap",
                             i + 1,

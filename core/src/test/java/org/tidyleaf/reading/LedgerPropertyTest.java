@@ -2,14 +2,22 @@ package org.tidyleaf.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.LongStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.tidyleaf.intake.Intake;
+import org.tidyleaf.intake.IntakeException;
 import org.tidyleaf.source.Layout;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
@@ -17,6 +25,8 @@ import org.tidyleaf.source.Source;
 
 /** Whatever stands in a document, and whatever is pinned, every line is in the ledger once and in order. */
 class LedgerPropertyTest {
+
+    private static final List<Path> PAPERS = papers();
 
     private static final String[] PARTS = {
         "1. ",
@@ -91,5 +101,49 @@ class LedgerPropertyTest {
                 .isEqualTo(lines.stream().map(Line::text).toList());
         assertThat(reading.ledger())
                 .allMatch(e -> e.role() != Role.ASIDE || !e.reason().isEmpty());
+    }
+
+    static LongStream mixtures() {
+        return LongStream.range(0, Integer.getInteger("mixtures", 120));
+    }
+
+    /** Lines of many papers in any order, some of them cut: what no teacher types on purpose still has to be read. */
+    @ParameterizedTest
+    @MethodSource("mixtures")
+    void linesOfManyPapersAreAccountedForOnce(long seed) throws IOException, IntakeException {
+        Random random = new Random(seed);
+        StringBuilder text = new StringBuilder();
+        for (int run = 2 + random.nextInt(6); run > 0; run--) {
+            List<String> paper = Files.readAllLines(PAPERS.get(random.nextInt(PAPERS.size())));
+            int from = random.nextInt(paper.size());
+            for (String line : paper.subList(from, Math.min(paper.size(), from + 1 + random.nextInt(8)))) {
+                boolean cut = random.nextInt(12) == 0 && line.length() > 2;
+                text.append(cut ? line.substring(random.nextInt(line.length())) : line)
+                        .append(random.nextInt(5) == 0 ? "\n\n" : "\n");
+            }
+        }
+        Source source = new Intake().read("t.txt", text.toString().getBytes(StandardCharsets.UTF_8));
+        assertThat(new Reader().read(source, Pins.NONE).ledger())
+                .extracting(Entry::text)
+                .isEqualTo(source.lines().stream().map(Line::text).toList());
+    }
+
+    private static List<Path> papers() {
+        try (Stream<Path> files = Files.list(Path.of("src/test/resources/documents"))) {
+            return files.filter(file ->
+                            file.toString().endsWith(".md") || file.toString().endsWith(".txt") && isUtf8(file))
+                    .sorted()
+                    .toList();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    private static boolean isUtf8(Path file) {
+        try {
+            return !Files.readString(file).isBlank();
+        } catch (IOException otherwise) {
+            return false;
+        }
     }
 }
