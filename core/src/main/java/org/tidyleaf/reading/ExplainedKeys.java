@@ -62,7 +62,12 @@ final class ExplainedKeys {
     /** Where "False" ends that judges a statement; -1 where what is said is no judgement of one. */
     private static int judgementEnd(String said, String stem) {
         Matcher judgement = JUDGEMENT_FIRST.matcher(said);
-        return judgement.lookingAt() && STATEMENT.matcher(stem).matches() ? judgement.end() : -1;
+        boolean judged = judgement.lookingAt() && STATEMENT.matcher(stem).matches();
+        // "True, False, True" judges several statements.
+        boolean one = judged
+                && AnswerParser.leadingJudgement(said.substring(judgement.end()))
+                        .isEmpty();
+        return one ? judgement.end() : -1;
     }
 
     private static String stem(Source source, Draft draft) {

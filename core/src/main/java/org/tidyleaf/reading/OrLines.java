@@ -53,9 +53,12 @@ final class OrLines {
     /** "or" alone, or "OR Explain …" below "EITHER describe …": half of what is asked, and no option. */
     static boolean isSecondHalf(Cues above, Cues cues) {
         Matcher or = OR.matcher(cues.text());
+        // "o metro" begins with the article of one language and the "or" of another.
+        boolean loud =
+                or.lookingAt() && isUpper(or.group()) && or.group().strip().length() > 1;
         return cues.labels().isEmpty()
-                && (or.matches()
-                        || or.lookingAt() && EITHER_FIRST.matcher(above.text()).lookingAt());
+                && cues.text().length() > 1
+                && (or.matches() || loud && EITHER_FIRST.matcher(above.text()).lookingAt());
     }
 
     /** "EITHER" and nothing else. */
