@@ -100,11 +100,18 @@ final class BareNumbers {
         for (int i = 0; i < all.size(); i++) {
             int next = first + run.size();
             boolean goesOn = run.size() > 1 && loose(all.get(i)) == next && !WrappedWords.isRestOfSentence(all, i);
-            if (number(all.get(i)) == next || goesOn) {
+            if (number(all.get(i)) == next || goesOn || isGap(all.get(i), next)) {
                 run.add(i);
             }
         }
         return run;
+    }
+
+    /** "Name of the tool:  5 ____" between "4 …" and "6 …": a gap takes a number as well. */
+    private static boolean isGap(Cues cues, int next) {
+        return cues.number()
+                .filter(label -> label.shape().equals(NumberedGaps.SHAPE) && label.ordinal() == next)
+                .isPresent();
     }
 
     /** With a tab behind it such a number is known already. */

@@ -53,11 +53,12 @@ final class DocumentSnags {
             if (listed
                     && !(i > 1
                             && EXAMPLE.matcher(roles.get(i - 2).cues().text()).matches())) {
-                snags.add(new Snag(
-                        "left-over",
-                        0,
-                        cues.line().number(),
-                        "Lines with letters before them were set aside. If they are options, say here what they are."));
+                snags.add(
+                        new Snag(
+                                "left-over",
+                                0,
+                                cues.line().number(),
+                                "Lines with letters or boxes before them were set aside. If they are options, say here what they are."));
             }
             unreadable(cues.line(), drafts.owners()[i], snags);
             if (role == Role.SECTION
@@ -113,9 +114,13 @@ final class DocumentSnags {
         return piece.step().role() == Role.ASIDE && isBody(piece.cues().line());
     }
 
-    /** Whether "a" and "b" begin them: one snag for the whole list. */
+    /** Whether "a" and "b" begin them, or two boxes on one line: one snag for the whole list or line. */
     private static boolean goOn(Cues first, Cues second) {
-        return hasLetter(first, 1) && hasLetter(second, 2);
+        boolean boxes = first.has(Label.Kind.BOX)
+                && second.has(Label.Kind.BOX)
+                && first.piece().first()
+                && !second.piece().first();
+        return boxes || hasLetter(first, 1) && hasLetter(second, 2);
     }
 
     private static boolean hasLetter(Cues cues, int ordinal) {

@@ -21,6 +21,8 @@ final class GroupHeads {
 
     private static final int LONGEST = 130;
 
+    private static final int FEWEST_QUESTIONS = 2;
+
     private GroupHeads() {}
 
     static void mark(List<Cues> all) {
@@ -33,7 +35,7 @@ final class GroupHeads {
         for (int i = first + 1; i + 1 < all.size(); i++) {
             if (isComplete(all, i - 1) && isHead(all, i)) {
                 found.add(i);
-            } else if (isComplete(all, i - 1) && mayHead(all, i) && standsAlone(all.get(i), all.get(i + 1))) {
+            } else if (isApart(all, i) && (isComplete(all, i - 1) || isBetweenSeveral(all, i))) {
                 all.get(i).traits().add(Trait.GROUP_HEAD);
                 apart = true;
             }
@@ -87,16 +89,47 @@ final class GroupHeads {
         return standsAlone(all.get(above), all.get(first)) && !all.get(above).is(Trait.RULES);
     }
 
+    private static boolean isApart(List<Cues> all, int place) {
+        return mayHead(all, place) && standsAlone(all.get(place), all.get(place + 1));
+    }
+
+    /** Whether at least two questions stand above it and two below it, to the next such line. */
+    private static boolean isBetweenSeveral(List<Cues> all, int place) {
+        int above = 0;
+        for (int i = place - 1; i >= 0 && !isApart(all, i); i--) {
+            above += all.get(i).has(Label.Kind.NUMBER) ? 1 : 0;
+        }
+        int below = 0;
+        for (int i = place + 1; i + 1 < all.size() && !isApart(all, i); i++) {
+            below += all.get(i).has(Label.Kind.NUMBER) ? 1 : 0;
+        }
+        return above >= FEWEST_QUESTIONS && below >= FEWEST_QUESTIONS && isBelowQuestion(all, place);
+    }
+
     /** "Circle the larger one." as a paragraph of its own, with room above and below. */
     private static boolean standsAlone(Cues cues, Cues below) {
         return cues.spaceBefore() > 0
                 && below.spaceBefore() > 0
                 && cues.is(Trait.SHORT)
                 && cues.is(Trait.ENDS_SENTENCE)
-                && !cues.is(Trait.QUESTION_MARK)
+                && !cues.text().endsWith("?")
                 && !cues.is(Trait.STARTS_LOWER)
-                && (ExerciseHeads.directs(cues.text())
+                && (ExerciseHeads.directs(behindQuestion(cues.text()))
                         || RECKON.matcher(cues.text()).lookingAt());
+    }
+
+    /** Whether the paragraph above begins with a number, as one of a passage does not. */
+    private static boolean isBelowQuestion(List<Cues> all, int place) {
+        int first = place - 1;
+        while (first > 0 && all.get(first).spaceBefore() == 0 && !all.get(first).has(Label.Kind.NUMBER)) {
+            first--;
+        }
+        return all.get(first).has(Label.Kind.NUMBER);
+    }
+
+    /** "Which word is different? Cross it out.": what is to be done stands behind. */
+    private static String behindQuestion(String text) {
+        return text.substring(text.indexOf('?') + 1);
     }
 
     /** "<i>Write your answer on the line. (1 pt each)</i>": set apart from the question below, and with what it is worth. */

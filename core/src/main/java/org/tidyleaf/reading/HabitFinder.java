@@ -45,6 +45,9 @@ final class HabitFinder {
     private static final Pattern HEADING =
             Pattern.compile("(\\p{Lu}[\\p{L}]{2,20})\\s+([A-Z]?\\d{1,2}|[IVX]{1,5}|[A-Z])(?:\\s*[.:)\u2013-]|\\s|$)");
 
+    private static final Pattern NAMED_APART =
+            Vocabulary.pattern("(?:" + Vocabulary.ALL.either("question", "section") + ")\\s(?-i:[A-H])\\s{2,4}(?=\\S)");
+
     private HabitFinder() {}
 
     /**
@@ -380,7 +383,9 @@ final class HabitFinder {
             Matcher matcher = HEADING.matcher(all.get(i).text());
             if (matcher.lookingAt()
                     && !chained.contains(i)
-                    && (all.get(i).is(Trait.SHORT) || all.get(i).is(Trait.SECTION_WORD))
+                    && (all.get(i).is(Trait.SHORT)
+                            || all.get(i).is(Trait.SECTION_WORD)
+                            || isNamedApart(all.get(i).text()))
                     && !all.get(i).is(Trait.GAP)
                     && !Vocabulary.ALL.has("option", matcher.group(1))
                     && !isStatement(all.get(i), matcher.end())) {
@@ -397,6 +402,11 @@ final class HabitFinder {
     }
 
     /** "Plan A costs less.": a sentence that begins like a head. */
+    /** "Task B   Are the statements right or wrong?": a name with its letter, and far behind it what is to be done. */
+    static boolean isNamedApart(String text) {
+        return NAMED_APART.matcher(text).lookingAt();
+    }
+
     private static boolean isStatement(Cues cues, int behind) {
         String text = cues.text();
         return cues.is(Trait.ENDS_SENTENCE) && behind < text.length() && Character.isLowerCase(text.charAt(behind));

@@ -357,12 +357,13 @@ final class HeadScorer {
         return told || around.isNextStem(index + 1) || below.is(Trait.RANGE) && below.is(Trait.PASSAGE_WORD);
     }
 
-    /** "II. Multiple choice", "B. Words" in a series of such heads. */
+    /** "II. Multiple choice", "B. Words", "Task B  Tick …" in a series of such heads. */
     private boolean isLabelledHead(int index) {
         Cues cues = all.get(index);
         return habits.headings().contains(index)
                 && around.optionLabel(index).isEmpty()
                 && (ListHeads.isDashed(cues.text())
+                        || HabitFinder.isNamedApart(cues.text())
                         || cues.labels().stream()
                                 .anyMatch(label -> label.kind() == Label.Kind.ROMAN
                                         || label.kind() == Label.Kind.LETTER

@@ -228,7 +228,8 @@ final class KeyListFinder {
         long others = IntStream.range(0, all.size())
                 .filter(i -> i != key && saysAnswer(all.get(i)))
                 .count();
-        return others >= FEWEST_OTHERS;
+        return others >= FEWEST_OTHERS
+                && !NumberedAnswers.namesSeveral(all.get(key).text());
     }
 
     /** Not "Answer: ______", which is only room for one. */

@@ -67,6 +67,11 @@ final class NumberedAnswers {
         return unit.lookingAt() && UnitSymbols.isSymbol(unit.group(1));
     }
 
+    /** "Q1: b | Q2: True | Q3: 5": answers of several questions, each with its word. */
+    static boolean namesSeveral(String text) {
+        return WORDED_NUMBERS.matcher(text).find();
+    }
+
     /** Cuts a line at each number that goes on counting; other numbers belong to the answers. */
     List<Answer> cut(String whole) {
         List<Answer> answers = new ArrayList<>();

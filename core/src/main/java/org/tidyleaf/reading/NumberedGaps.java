@@ -25,7 +25,7 @@ final class NumberedGaps {
     /** A longer line is part of a text. */
     private static final int LONGEST = 90;
 
-    private static final String SHAPE = "(9)_";
+    static final String SHAPE = "(9)_";
 
     private NumberedGaps() {}
 
