@@ -2,7 +2,9 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Line;
@@ -26,8 +28,15 @@ final class DownColumnOrder {
             }
             from = to;
         }
+        if (ordered.equals(questions)) {
+            return questions;
+        }
+        Map<Draft, Integer> places = new IdentityHashMap<>();
+        for (Draft draft : ordered) {
+            places.put(draft, places.size() + 1);
+        }
         for (int i = 0; i < owners.length; i++) {
-            owners[i] = owners[i] == 0 ? 0 : ordered.indexOf(questions.get(owners[i] - 1)) + 1;
+            owners[i] = owners[i] == 0 ? 0 : places.get(questions.get(owners[i] - 1));
         }
         return ordered;
     }

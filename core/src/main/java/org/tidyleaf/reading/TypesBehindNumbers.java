@@ -13,7 +13,8 @@ import java.util.regex.Pattern;
 final class TypesBehindNumbers {
 
     private static final Pattern TYPE = Vocabulary.pattern(Vocabulary.ALL.either("type_head")
-            + "(?:\\s+questions?)?(?:\\s*[(\\[][^()\\[\\]]{1,40}[)\\]])?\\s*[:.]?\\s*");
+            + "(?:\\s+questions?)?(?:\\s*[(\\[][^()\\[\\]\\d]{1,40}[)\\]])?\\s*[:.]?\\s*"
+            + "(?<worth>[(\\[]\\d[^()\\[\\]]{0,20}[)\\]]\\s*)?");
 
     private static final int FEWEST = 2;
 
@@ -44,11 +45,12 @@ final class TypesBehindNumbers {
             return Optional.empty();
         }
         Label label = number.get();
-        int end = cues.piece().segment().to();
-        Matcher type = TYPE.matcher(cues.line().text()).region(label.end(), end);
-        return type.matches()
-                ? Optional.of(
-                        new Label(label.kind(), label.ordinal(), label.printed(), label.shape(), label.from(), end))
-                : Optional.empty();
+        Matcher type = TYPE.matcher(cues.line().text())
+                .region(label.end(), cues.piece().segment().to());
+        if (!type.matches()) {
+            return Optional.empty();
+        }
+        int end = type.group("worth") == null ? type.end() : type.start("worth");
+        return Optional.of(new Label(label.kind(), label.ordinal(), label.printed(), label.shape(), label.from(), end));
     }
 }
