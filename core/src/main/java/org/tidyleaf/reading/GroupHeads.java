@@ -17,8 +17,6 @@ final class GroupHeads {
 
     private static final Pattern RECKON = Vocabulary.pattern(Vocabulary.ALL.either("convert", "reckon") + "\\b");
 
-    private static final Pattern EXAMPLE = Vocabulary.pattern(Vocabulary.ALL.either("example") + "\\s*:");
-
     private static final int LONGEST = 130;
 
     private static final int FEWEST_QUESTIONS = 2;
@@ -42,9 +40,6 @@ final class GroupHeads {
         }
         // Above the first number it is said of all questions, unless others say the same of theirs.
         int above = first - 1;
-        while (above > 0 && first < all.size() && isExample(all.get(above))) {
-            above--;
-        }
         if (!found.isEmpty()
                 && above > 0
                 && first < all.size()
@@ -68,7 +63,7 @@ final class GroupHeads {
         return worded || possible && isDirectionInItalics(cues, all.get(place + 1));
     }
 
-    /** A line without any label right above a number, or above an example. */
+    /** A line without any label right above a number. */
     private static boolean mayHead(List<Cues> all, int place) {
         Cues cues = all.get(place);
         return cues.labels().isEmpty()
@@ -76,12 +71,7 @@ final class GroupHeads {
                 && cues.line().layout().cell().isEmpty()
                 && cues.text().length() < LONGEST
                 && !cues.is(Trait.GAP)
-                && (all.get(place + 1).has(Label.Kind.NUMBER) || isExample(all.get(place + 1)));
-    }
-
-    /** "Example:  2 l = 2000 ml" between what is to be done and the first question. */
-    private static boolean isExample(Cues cues) {
-        return cues.labels().isEmpty() && EXAMPLE.matcher(cues.text()).lookingAt();
+                && all.get(place + 1).has(Label.Kind.NUMBER);
     }
 
     /** "Tick ONE box only." above the first number: how the next ones are answered, where others tell the same of theirs. */

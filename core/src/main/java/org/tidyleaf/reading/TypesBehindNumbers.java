@@ -20,7 +20,6 @@ final class TypesBehindNumbers {
 
     private TypesBehindNumbers() {}
 
-    /** What is worth points in brackets stays to be read. */
     static void label(List<Cues> all) {
         List<Seen> found = new ArrayList<>();
         for (int i = 0; i + 1 < all.size(); i++) {
@@ -39,6 +38,7 @@ final class TypesBehindNumbers {
         }
     }
 
+    /** The number with the words behind it; points in brackets behind those stay to be read. */
     private static Optional<Label> typed(Cues cues) {
         Optional<Label> number = cues.number().filter(label -> Vocabulary.ALL.mentions(cues.words(), "type_head"));
         if (number.isEmpty()) {
