@@ -38,6 +38,8 @@ final class BareOptions {
     private static final Pattern KEYED = Pattern.compile(
             "(?<![\\d.,])(\\d{1,3})\\s?[.):-]\\s{0,3}([A-H])(?=\\s*$|\\s*[,;]|\\.?\\s+\\d|\\.\\s*$|\\s{2}|\\t)");
 
+    private static final Pattern BOX = Pattern.compile("[\u2610\u25a1]|\\[\\s*]");
+
     private BareOptions() {}
 
     /** The places of all pieces that are such options. */
@@ -201,12 +203,14 @@ final class BareOptions {
         return stem.is(Trait.GAP) && GapSigns.count(text.substring(0, end)) > 0;
     }
 
-    /** Whether there is nothing but a question's number, with its points perhaps. */
+    /** Whether there is nothing but a question's number, with its points or a box for a letter perhaps. */
     static boolean isOnlyNumber(Cues cues, Habits habits) {
         return habits.stemLabel(cues)
                 .map(label -> HabitFinder.textBehind(cues, label, habits).strip())
-                .filter(text ->
-                        text.isEmpty() || PointsFinder.only(text).isPresent() || StemTrimmer.isTypeAndPoints(text))
+                .filter(text -> text.isEmpty()
+                        || BOX.matcher(text).matches()
+                        || PointsFinder.only(text).isPresent()
+                        || StemTrimmer.isTypeAndPoints(text))
                 .isPresent();
     }
 

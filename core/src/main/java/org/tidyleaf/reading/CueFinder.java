@@ -65,6 +65,7 @@ final class CueFinder {
         markTotalsInCode(all);
         markLoneJudgements(all);
         NumberedTitles.unlabel(all);
+        RangedHeads.mark(all);
         WordsAsBullets.unlabel(all);
         DataCodes.unlabel(all);
         GluedLabels.label(all);

@@ -229,13 +229,21 @@ final class DraftMaker {
 
     /** Takes one of the options of all questions below; the first of a list stands for a new one. */
     private void offer(Cues cues) {
-        Label label = SharedOptions.entry(cues).orElseThrow();
-        if (label.ordinal() == 1) {
+        Segment whole = cues.piece().segment();
+        boolean besideLetter =
+                !offered.isEmpty() && offered.get(offered.size() - 1).segments.isEmpty();
+        Optional<Label> label = besideLetter ? Optional.empty() : SharedOptions.label(cues);
+        if (label.isEmpty()) {
+            offered.get(offered.size() - 1).segments.add(whole);
+            return;
+        }
+        if (label.get().ordinal() == 1) {
             offered.clear();
         }
-        Draft.OptionDraft option = new Draft.OptionDraft(label.printed(), false);
-        Segment whole = cues.piece().segment();
-        option.segments.add(new Segment(whole.line(), label.end(), whole.to()));
+        Draft.OptionDraft option = new Draft.OptionDraft(label.get().printed(), false);
+        if (label.get().end() < whole.to()) {
+            option.segments.add(new Segment(whole.line(), label.get().end(), whole.to()));
+        }
         offered.add(option);
     }
 

@@ -93,8 +93,9 @@ final class JudgedBy {
 
     /** The pair and a third word for what can't be told: "True, False or Not given"; empty where the text names no third. */
     static Optional<List<String>> threeIn(String text) {
-        Matcher third = NEITHER.matcher(text);
-        boolean named = Vocabulary.ALL.mentions(Words.of(text), "neither") && third.find();
+        String plain = withPlainApostrophes(text);
+        Matcher third = NEITHER.matcher(plain);
+        boolean named = Vocabulary.ALL.mentions(Words.of(plain), "neither") && third.find();
         return named
                 ? in(text).map(pair ->
                         List.of(pair.get(0), pair.get(1), capital(third.group().toLowerCase(Locale.ROOT))))
@@ -103,7 +104,11 @@ final class JudgedBy {
 
     /** Whether it is a word for what can't be told. */
     static boolean isNeither(String word) {
-        return NEITHER.matcher(word).matches();
+        return NEITHER.matcher(withPlainApostrophes(word)).matches();
+    }
+
+    private static String withPlainApostrophes(String text) {
+        return text.replace('\u2019', '\'');
     }
 
     /** The letters that an instruction offers, "Write A, B or C"; empty where it offers none. */
@@ -125,7 +130,7 @@ final class JudgedBy {
     static Optional<Integer> place(String said, List<String> words) {
         String bare = said.strip().replaceAll("[.;,]$", "");
         for (int i = 0; i < words.size(); i++) {
-            String initials = words.get(i).replaceAll("(\\p{L})\\p{L}*\\s*", "$1");
+            String initials = words.get(i).replaceAll("(\\p{L})[\\p{L}'\u2019]*\\s*", "$1");
             if (bare.equalsIgnoreCase(words.get(i)) || bare.equalsIgnoreCase(initials)) {
                 return Optional.of(i);
             }

@@ -142,6 +142,9 @@ final class JudgedColumns {
             if (pair.isPresent()) {
                 words = pair.get();
                 ticked = List.of(cells.get(i).getKey(), cells.get(i + 1).getKey());
+                if (i + 2 < cells.size()) {
+                    third(cells.get(i + 2));
+                }
             }
         }
         if (ticked.isEmpty()
@@ -150,6 +153,20 @@ final class JudgedColumns {
         }
         heads(row);
         return true;
+    }
+
+    /** "Not given" over a column of its own, or "NG" where the lines above say what that stands for. */
+    private void third(Map.Entry<Integer, Integer> cell) {
+        String head = text(cell.getValue());
+        Optional<String> word = JudgedBy.isNeither(head)
+                ? Optional.of(head)
+                : JudgedBy.threeIn(told)
+                        .filter(three -> JudgedBy.place(head, three).equals(Optional.of(2)))
+                        .map(three -> three.get(2));
+        if (word.isPresent()) {
+            words = List.of(words.get(0), words.get(1), word.get());
+            ticked = List.of(ticked.get(0), ticked.get(1), cell.getKey());
+        }
     }
 
     private void heads(Map<Integer, Integer> row) {

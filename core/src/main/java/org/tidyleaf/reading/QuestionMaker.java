@@ -193,7 +193,9 @@ final class QuestionMaker {
         if (!draft.judgement.isEmpty()) {
             boolean letters = draft.judgement.equals(List.of("True", "False"));
             List<String> words = letters ? judging.judgedBy(draft).orElse(draft.judgement) : draft.judgement;
-            return new TrueFalse(particulars, judging.options(words), key.chosen());
+            return words.size() > 2
+                    ? new SingleChoice(particulars, judging.options(words), key.chosen())
+                    : new TrueFalse(particulars, judging.options(words), key.chosen());
         }
         return open.make(draft, particulars, key);
     }

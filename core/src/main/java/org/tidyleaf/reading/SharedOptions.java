@@ -7,6 +7,7 @@ import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
+import org.tidyleaf.source.Cell;
 
 /**
  * "Questions 14–17. Choose who says so, A–C." with a lettered list of people, and below it numbered statements without options
@@ -16,6 +17,9 @@ final class SharedOptions {
 
     private static final Pattern ENTRY =
             Pattern.compile("[(\\[]?([A-L]|[a-h](?=[.)\\]])|i{1,3}|iv|vi{0,3}|ix|x)[.:)\\]]?(?:\\t|\\s+)(\\S.{0,90})");
+
+    private static final Pattern LETTER_CELL = Pattern.compile("([A-La-h])[.:)]?");
+
     private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii", "ix", "x");
 
     private static final int FEWEST = 3;
@@ -46,7 +50,7 @@ final class SharedOptions {
         List<Integer> asked = new ArrayList<>();
         for (int i = 1; i < all.size(); i++) {
             List<Integer> list = list(all, i);
-            if (list.size() < FEWEST) {
+            if (list.isEmpty()) {
                 continue;
             }
             int below = i + list.size();
@@ -90,22 +94,61 @@ final class SharedOptions {
         return Optional.of(new Label(kind, ordinal, printed, kind.name(), matcher.start(), matcher.start(2)));
     }
 
-    /** Lines that letter on from the first. */
+    /** The letter that stands alone in the first of two cells; empty where the line is none. */
+    private static Optional<Label> letterCell(Cues cues) {
+        Matcher matcher = LETTER_CELL.matcher(cues.text());
+        boolean alone = matcher.matches()
+                && cues.line()
+                        .layout()
+                        .cell()
+                        .filter(cell -> cell.columns() == 2 && cell.column() == 0)
+                        .isPresent();
+        return alone
+                ? Optional.of(new Label(
+                        Label.Kind.LETTER,
+                        Character.toUpperCase(matcher.group(1).charAt(0)) - 'A' + 1,
+                        matcher.group(1),
+                        Label.Kind.LETTER.name(),
+                        cues.piece().segment().from(),
+                        cues.piece().segment().to()))
+                : Optional.empty();
+    }
+
+    /** The letter or numeral of an entry, before its text or in a cell beside it. */
+    static Optional<Label> label(Cues cues) {
+        Optional<Label> entry = entry(cues);
+        return entry.isPresent() ? entry : letterCell(cues);
+    }
+
+    /** Lines, or rows of a table, that letter on from the first. */
     private static List<Integer> list(List<Cues> all, int from) {
         List<Integer> list = new ArrayList<>();
-        Optional<Label> first = entry(all.get(from)).filter(label -> label.ordinal() == 1);
+        Optional<Label> first =
+                entry(all.get(from)).or(() -> letterCell(all.get(from))).filter(label -> label.ordinal() == 1);
+        int expected = 1;
         for (int i = from; first.isPresent() && i < all.size(); i++) {
-            int expected = list.size() + 1;
-            boolean next = entry(all.get(i))
-                    .filter(label -> label.ordinal() == expected
-                            && label.kind() == first.get().kind())
-                    .isPresent();
-            if (!next || all.get(i).is(Trait.QUESTION_MARK) || all.get(i).is(Trait.GAP)) {
+            int ordinal = expected;
+            boolean besideLetter = i > from && isBesideLetter(all.get(i - 1), all.get(i));
+            Optional<Label> next = (besideLetter ? Optional.<Label>empty() : label(all.get(i)))
+                    .filter(label -> label.ordinal() == ordinal
+                            && label.kind() == first.get().kind());
+            if (next.isEmpty() && !besideLetter
+                    || all.get(i).is(Trait.QUESTION_MARK)
+                    || all.get(i).is(Trait.GAP)) {
                 break;
             }
+            expected += next.isPresent() ? 1 : 0;
             list.add(i);
         }
-        return list;
+        return expected > FEWEST ? list : List.of();
+    }
+
+    /** What stands in the second cell, beside a letter alone in the first, or below that in the same cell. */
+    private static boolean isBesideLetter(Cues above, Cues cues) {
+        Optional<Cell> cell = cues.line().layout().cell().filter(own -> own.columns() == 2 && own.column() == 1);
+        return cell.isPresent()
+                && (letterCell(above).isPresent()
+                        || above.line().layout().cell().equals(cell));
     }
 
     /** Numbers that count on to the last, with nothing lettered below any of them. */

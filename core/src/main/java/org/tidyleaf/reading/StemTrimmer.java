@@ -64,6 +64,9 @@ final class StemTrimmer {
     private static final Pattern LETTERS_BEFORE =
             Pattern.compile("_{2,}\\s*((?i:" + AnswerParser.OPTION_NAMES + "))\\s*_+\\s+(?=[\\p{Lu}\u00bf\u201c\"(])");
 
+    private static final Pattern ROOM_ONLY =
+            Pattern.compile("\\s*(?:[\u2610\u25a1]|\\[\\s*]|\\(\\s*\\)|[_.\u2026]{3,})\\s*");
+
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
 
     private final Source source;
@@ -86,6 +89,11 @@ final class StemTrimmer {
     void add(Draft draft, Segment whole) {
         Segment rest = whole;
         if (isWrappedPoints(draft, whole) || isWrappedJudgement(draft, whole)) {
+            return;
+        }
+        // Where options stand above the statements, room alone behind a number waits for a letter.
+        if (!draft.offered.isEmpty() && ROOM_ONLY.matcher(source.text(whole)).matches()) {
+            draft.writing.add(whole.line());
             return;
         }
         rest = withoutReason(draft, rest);
