@@ -36,20 +36,41 @@ final class BareNumbers {
         if (numbered || beginAnewBelowBold(all)) {
             return;
         }
+        int answers = answers(all);
+        Run asked = inEarnest(all, answers);
+        Run run = asked.places().isEmpty() ? inEarnest(all, all.size()) : asked;
+        for (int i = 0; i < run.places().size(); i++) {
+            add(all, run.places().get(i), run.first() + i);
+        }
+    }
+
+    /** Numbers that count on, from the first. */
+    private record Run(int first, List<Integer> places) {}
+
+    /** Where the answers to all questions begin, which have numbers of their own; the end where they stand elsewhere. */
+    private static int answers(List<Cues> all) {
+        for (int i = all.size() - 1; i > 0; i--) {
+            if (KeyListFinder.isHeading(all, i)) {
+                return i;
+            }
+        }
+        return all.size();
+    }
+
+    /** The first run above a place that is long enough to be no coincidence; empty where there is none. */
+    private static Run inEarnest(List<Cues> all, int end) {
         int first = 1;
-        List<Integer> run = run(all, first);
+        List<Integer> run = run(all, first, end);
         Set<Integer> tried = new HashSet<>(Set.of(0, first));
-        for (int i = 0; i < all.size() && !inEarnest(all, run); i++) {
+        for (int i = 0; i < end && !inEarnest(all, run); i++) {
             // A part of a larger paper may begin with any number.
             int number = number(all.get(i));
             if (tried.add(number)) {
                 first = number;
-                run = run(all, first);
+                run = run(all, first, end);
             }
         }
-        for (int i = 0; i < run.size() && inEarnest(all, run); i++) {
-            add(all, run.get(i), first + i);
-        }
+        return new Run(first, inEarnest(all, run) ? run : List.of());
     }
 
     /** "1 Put in order." in bold, below it "1 hive / the" and "2 wears / he", and then "2 Choose." in bold: two kinds of numbers. */
@@ -74,8 +95,16 @@ final class BareNumbers {
         return run.size() >= IN_EARNEST
                 || run.size() > 1
                         && (haveParts(all, run)
+                                || goesOnFromGaps(all, run)
                                 || run.stream()
                                         .allMatch(i -> all.get(i).margin().isPresent()));
+    }
+
+    /** "(4) ____" in the text above "5 Why …" and "6 Where …". */
+    private static boolean goesOnFromGaps(List<Cues> all, List<Integer> run) {
+        int first = number(all.get(run.get(0)));
+        return all.subList(0, run.get(0)).stream()
+                .anyMatch(cues -> GappedTexts.numbers(cues).contains(first - 1));
     }
 
     /** "1 The diagram …" over "(a) …" and "2 A student …" over "(a) …": two will do. */
@@ -94,10 +123,10 @@ final class BareNumbers {
         return true;
     }
 
-    /** The places of a number and those that follow it, in order. */
-    private static List<Integer> run(List<Cues> all, int first) {
+    /** The places of a number and those that follow it, in order, before the end of what is asked. */
+    private static List<Integer> run(List<Cues> all, int first, int end) {
         List<Integer> run = new ArrayList<>();
-        for (int i = 0; i < all.size(); i++) {
+        for (int i = 0; i < end; i++) {
             int next = first + run.size();
             boolean goesOn = run.size() > 1 && loose(all.get(i)) == next && !WrappedWords.isRestOfSentence(all, i);
             if (number(all.get(i)) == next || goesOn || isGap(all.get(i), next)) {

@@ -53,6 +53,7 @@ final class BlockFinder {
             finder.below(i);
         }
         GappedTexts.find(all).forEach(finder.found::putIfAbsent);
+        finder.found.putAll(LetteredBanks.find(all));
         SharedOptions.Found shared = SharedOptions.find(all);
         shared.asked().forEach(finder.found::remove);
         shared.offered().forEach(piece -> finder.found.put(piece, Blocks.Kind.OFFERED));

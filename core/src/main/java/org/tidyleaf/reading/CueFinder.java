@@ -100,6 +100,7 @@ final class CueFinder {
         NumberRanges.label(all);
         NumberedRoom.unlabel(all);
         FiguresAlone.unlabel(all);
+        ClozeExercises.unlabel(all);
         CountedParts.label(all);
         LettersGoingOn.label(all);
         ExerciseHeads.label(all);
@@ -146,6 +147,7 @@ final class CueFinder {
         CountedHeads.mark(all);
         OrLines.mark(all);
         GappedTexts.label(all);
+        LetteredBanks.label(all);
         withoutLoneClozes(all);
         return all;
     }

@@ -45,16 +45,20 @@ final class GappedTexts {
         while (at < all.size()) {
             Run run = run(all, at);
             if (run.last() - run.first() + 1 >= FEWEST && isOnItsOwn(all, at, run)) {
-                int from = all.get(at).piece().segment().from();
                 // Gaps that begin with 1 are counted within the text alone, unless the next question goes on from them.
                 boolean alone = run.first() == 1 && !goesOn(all, run);
                 String printed = alone ? "" : run.first() + "\u2013" + run.last();
-                Label label = new Label(Label.Kind.NUMBER, run.first(), printed, SHAPE, from, from);
-                all.set(at, all.get(at).withLabels(List.of(label)));
+                all.set(at, all.get(at).withLabels(List.of(label(all.get(at), run.first(), printed))));
                 all.get(at).traits().remove(Trait.CLOZE);
             }
             at = Math.max(at + 1, run.end());
         }
+    }
+
+    /** The label of a line that stands for all gaps of its text. */
+    static Label label(Cues cues, int first, String printed) {
+        int from = cues.piece().segment().from();
+        return new Label(Label.Kind.NUMBER, first, printed, SHAPE, from, from);
     }
 
     private static boolean goesOn(List<Cues> all, Run run) {
@@ -130,7 +134,8 @@ final class GappedTexts {
         return AlternativesMaker.hasBrackets(cues.text());
     }
 
-    private static List<Integer> numbers(Cues cues) {
+    /** The numbers before the gaps in a line, "8 ____". */
+    static List<Integer> numbers(Cues cues) {
         return gaps(cues).stream().map(gap -> Integer.parseInt(gap.group(1))).toList();
     }
 

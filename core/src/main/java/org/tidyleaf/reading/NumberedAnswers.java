@@ -36,7 +36,7 @@ final class NumberedAnswers {
     private static final Pattern PAIRS = Pattern.compile("(?<=[).:]\\s{0,3})1\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b"
             + "(?:[,;]?\\s{1,2}\\d{1,2}\\s*[-\u2013=\u2192]\\s*[A-Za-z]\\b){1,40}");
 
-    private static final Pattern COUNTING = Pattern.compile("\\s*(?<number>\\d{1,3})(?<sign>[.):])\\s+"
+    private static final Pattern COUNTING = Pattern.compile("\\s*(?<number>\\d{1,3})(?:(?<sign>[.):])\\s+|\\s{2,})"
             + "(?<said>[(]?1(?<own>\\s?[):=\u2192\u2013-]|)\\s*[^\\d\\s](?:\\D{0,39}\\D)??"
             + "(?:[,;\\s]\\s{0,3}[(]?\\d{1,2}\\k<own>\\s*[^\\d\\s]\\D{0,40}?)+)");
 

@@ -25,6 +25,9 @@ final class NumberedGaps {
     /** A longer line is part of a text. */
     private static final int LONGEST = 90;
 
+    /** In lines, from a gap to the next of its text. */
+    private static final int FARTHEST = 3;
+
     static final String SHAPE = "(9)_";
 
     private NumberedGaps() {}
@@ -68,9 +71,24 @@ final class NumberedGaps {
         // Where questions have these numbers, the gaps stand for their answers.
         boolean taken =
                 run.stream().anyMatch(seen -> numbered.contains(seen.label().ordinal()));
-        if (run.size() >= FEWEST && !taken) {
+        if (run.size() >= FEWEST && !taken && begins(all, run.get(0))) {
             run.forEach(seen -> all.set(seen.piece(), all.get(seen.piece()).withLabels(List.of(seen.label()))));
         }
+    }
+
+    /** Else the gap before the first stands within a text, and all others with it. */
+    private static boolean begins(List<Cues> all, Seen first) {
+        int before = first.label().ordinal() - 1;
+        for (int i = first.piece() - 1; i >= 0 && i >= first.piece() - FARTHEST; i--) {
+            Cues cues = all.get(i);
+            if (cues.is(Cues.Trait.HEADING) || cues.is(Cues.Trait.SECTION_WORD) || cues.is(Cues.Trait.RANGE)) {
+                return true;
+            }
+            if (GappedTexts.numbers(cues).contains(before)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static @Nullable Label gap(Cues cues) {

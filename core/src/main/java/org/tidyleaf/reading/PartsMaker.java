@@ -35,6 +35,8 @@ final class PartsMaker {
 
     private static final Pattern TICKED = Pattern.compile("[xX\u2713\u2714\u2611\u2612\u25cf]|\\[[xX]]|\\([xX]\\)");
 
+    private static final int FEWEST_LETTERED = 3;
+
     private final ProseMaker prose;
     private final Supplier<List<String>> trueAndFalse;
 
@@ -83,7 +85,7 @@ final class PartsMaker {
         List<String> words = draft.words.isEmpty() ? draft.bank : words(draft.words);
         if (!words.isEmpty() && particulars.stem().gapCount() > 0 && draft.options.isEmpty()) {
             return Optional.of(BankedAnswers.find(words, particulars)
-                    .orElseGet(() -> bank(words, particulars, key.text().orElse(""))));
+                    .orElseGet(() -> bank(words, particulars, key.text().orElse(""), draft)));
         }
         Optional<Order> listed = ListedOrder.find(particulars, key);
         if (listed.isPresent() && draft.options.isEmpty()) {
@@ -217,6 +219,10 @@ final class PartsMaker {
 
     /** The words of a bank's lines. */
     static List<String> words(List<Cues> lines) {
+        Map<String, String> lettered = LetteredBanks.lettered(lines);
+        if (lettered.size() >= FEWEST_LETTERED) {
+            return List.copyOf(lettered.values());
+        }
         List<String> words = new ArrayList<>();
         for (Cues cues : lines) {
             List<String> bank = WordBanks.named(cues.text());
@@ -241,7 +247,12 @@ final class PartsMaker {
         return words.size() == 1 ? List.of(words.get(0).split("\\s+")) : words;
     }
 
-    private static GapMatch bank(List<String> words, Particulars particulars, String said) {
+    private static GapMatch bank(List<String> words, Particulars particulars, String said, Draft draft) {
+        List<String> byLetter = LetteredBanks.key(
+                said, LetteredBanks.lettered(draft.words), particulars.stem().gapCount());
+        if (!byLetter.isEmpty()) {
+            return new GapMatch(particulars, words, byLetter);
+        }
         List<String> key = GapParser.accepted(said, particulars.stem().gapCount()).stream()
                 .flatMap(List::stream)
                 .flatMap(answer -> WordBanks.wordFor(answer, words).stream())

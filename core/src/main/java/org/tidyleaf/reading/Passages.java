@@ -1,6 +1,7 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -144,14 +145,9 @@ final class Passages {
         if (draft.firstLine() <= line) {
             return false;
         }
-        Set<String> gaps = passage.gaps();
-        boolean asked = gaps.size() > 1
-                && questions.stream()
-                        .map(Passages::digits)
-                        .collect(Collectors.toSet())
-                        .containsAll(gaps);
-        if (draft.section < 0 && asked) {
-            return gaps.contains(digits(draft));
+        List<Draft> forGaps = forGaps(passage, questions);
+        if (draft.section < 0 && !forGaps.isEmpty()) {
+            return forGaps.contains(draft);
         }
         boolean aboveAll = passage.section() < 0
                 && questions.stream().noneMatch(question -> question.section < 0)
@@ -160,6 +156,17 @@ final class Passages {
                         .map(Passage::firstLine)
                         .noneMatch(other -> other > line && other < draft.firstLine());
         return draft.section == passage.section() || aboveAll;
+    }
+
+    /** The questions below a passage that have the numbers of its gaps, one for each; empty where not every gap has one. */
+    private static List<Draft> forGaps(Passage passage, List<Draft> questions) {
+        Set<String> gaps = passage.gaps();
+        Set<String> left = new HashSet<>(gaps);
+        List<Draft> found = questions.stream()
+                .filter(draft -> draft.firstLine() > passage.firstLine())
+                .filter(draft -> left.remove(digits(draft)))
+                .toList();
+        return gaps.size() > 1 && left.isEmpty() ? found : List.of();
     }
 
     /** Their texts, without the numbers in their margins unless somebody asks about a line by its number. */

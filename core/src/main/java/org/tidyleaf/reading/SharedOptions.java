@@ -49,7 +49,7 @@ final class SharedOptions {
         List<Integer> offered = new ArrayList<>();
         List<Integer> asked = new ArrayList<>();
         for (int i = 1; i < all.size(); i++) {
-            List<Integer> list = list(all, i);
+            List<Integer> list = list(all, i, false);
             if (list.isEmpty()) {
                 continue;
             }
@@ -120,8 +120,12 @@ final class SharedOptions {
         return entry.isPresent() ? entry : letterCell(cues);
     }
 
-    /** Lines, or rows of a table, that letter on from the first. */
-    private static List<Integer> list(List<Cues> all, int from) {
+    /**
+     * Lines, or rows of a table, that letter on from the first; empty where they are too few.
+     *
+     * @param questions whether what they say may ask
+     */
+    static List<Integer> list(List<Cues> all, int from, boolean questions) {
         List<Integer> list = new ArrayList<>();
         Optional<Label> first =
                 entry(all.get(from)).or(() -> letterCell(all.get(from))).filter(label -> label.ordinal() == 1);
@@ -133,7 +137,7 @@ final class SharedOptions {
                     .filter(label -> label.ordinal() == ordinal
                             && label.kind() == first.get().kind());
             if (next.isEmpty() && !besideLetter
-                    || all.get(i).is(Trait.QUESTION_MARK)
+                    || !questions && all.get(i).is(Trait.QUESTION_MARK)
                     || all.get(i).is(Trait.GAP)) {
                 break;
             }

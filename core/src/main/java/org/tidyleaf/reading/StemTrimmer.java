@@ -123,7 +123,9 @@ final class StemTrimmer {
             rest = new Segment(rest.line(), rest.from() + before.end(), rest.to());
         }
         Matcher again = NUMBER_AGAIN.matcher(source.text(rest));
-        if (draft.words.isEmpty() && again.find() && again.group(1).equals(draft.number)) {
+        // "(2) ____ … (3) ____" in question 3 are gaps that it counts.
+        boolean counts = draft.stem.stream().anyMatch(part -> GapSigns.count(source.text(part)) > 0);
+        if (draft.words.isEmpty() && !counts && again.find() && again.group(1).equals(draft.number)) {
             draft.writing.add(segment.line());
             String sentence = source.text(rest).substring(0, again.start());
             rest = new Segment(
