@@ -20,6 +20,10 @@ final class ArrowsBehind {
     private static final Pattern CORRECT =
             Vocabulary.pattern("(?:" + Vocabulary.ALL.either("correct", "answer") + ")\\W*");
 
+    /** "→ a, d, b, c": an order needs no other line like it. */
+    private static final Pattern ORDER =
+            Pattern.compile("\\W+\\s*[A-Ha-h](?:\\s*[,;>\u2192\u2013-]\\s*[A-Ha-h]){2,7}\\W*");
+
     /** A longer line is no question, and may be made to keep the pattern busy. */
     private static final int LONGEST = 1000;
 
@@ -56,6 +60,10 @@ final class ArrowsBehind {
 
     /** Where the arrow stands; 0 where the line has none. */
     int cut(Line line) {
-        return arrows < SEVERAL ? 0 : cuts.getOrDefault(line.number(), 0);
+        int cut = cuts.getOrDefault(line.number(), 0);
+        return arrows >= SEVERAL
+                        || cut > 0 && ORDER.matcher(line.text().substring(cut)).matches()
+                ? cut
+                : 0;
     }
 }

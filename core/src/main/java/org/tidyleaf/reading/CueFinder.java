@@ -35,8 +35,8 @@ final class CueFinder {
             Vocabulary.pattern(WORDS.either("answer_sentence") + "\\s*:?\\s+(?=\\S)");
 
     /** "-> gut" below a question. */
-    private static final Pattern ARROW =
-            Pattern.compile("\\s*(?:(?:->|=>|--+>|>>|<-+|<=+|\u2190)\\s*(?=\\S)|\u2192\\s*(?=[A-Ha-h][).]?\\s*$))");
+    private static final Pattern ARROW = Pattern.compile(
+            "\\s*(?:(?:->|=>|--+>|>>|<-+|<=+|\u2190)\\s*(?=\\S)|\u2192\\s*(?=[A-Ha-h](?:[).]?|(?:\\s*[,;>\u2192\u2013-]\\s*[A-Ha-h]){2,7})\\s*$))");
 
     /** "{easy}" behind the last of what stands side by side. */
     private static final Pattern DIFFICULTY =

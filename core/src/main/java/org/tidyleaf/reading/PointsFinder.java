@@ -317,6 +317,11 @@ final class PointsFinder {
         }
         String first = matcher.group(1);
         String second = matcher.group(2);
+        if (questions == 1) {
+            // "(6 x 0.5)" over one table: six cells of half a point.
+            BigDecimal together = new BigDecimal(first).multiply(new BigDecimal(second.replace(',', '.')));
+            return Optional.of(together.stripTrailingZeros());
+        }
         // "Answer any one: (1 x 8 = 8)" over two: each is worth what one is.
         String chosen = questions > 1 && "1".equals(first) ? second : "";
         String each = String.valueOf(questions).equals(first)

@@ -64,6 +64,9 @@ final class StemTrimmer {
     private static final Pattern LETTERS_BEFORE =
             Pattern.compile("_{2,}\\s*((?i:" + AnswerParser.OPTION_NAMES + "))\\s*_+\\s+(?=[\\p{Lu}\u00bf\u201c\"(])");
 
+    private static final Pattern ROOM_BEHIND_PAIR =
+            Pattern.compile("[:.]?\\s{0,9}_{2,}\\s{0,3}(\\p{L}{0,10})\\s{0,3}_*+\\s*$");
+
     private static final Pattern ROOM_ONLY =
             Pattern.compile("\\s*(?:[\u2610\u25a1]|\\[\\s*]|\\(\\s*\\)|[_.\u2026]{3,})\\s*");
 
@@ -420,10 +423,29 @@ final class StemTrimmer {
                         said.find() && AnswerParser.judgement(said.group(1)).isPresent());
     }
 
+    /** "Drones sting. T or F ___F___": room behind the pair, filled perhaps. */
+    private Segment withoutPairAndRoom(Draft draft, Segment segment, Matcher room) {
+        Segment before = new Segment(segment.line(), segment.from(), segment.from() + room.start());
+        Segment statement = withoutJudgement(draft, before);
+        if (statement.equals(before)) {
+            return segment;
+        }
+        draft.writing.add(segment.line());
+        AnswerParser.judgement(room.group(1)).ifPresent(said -> draft.judgementMarked = Optional.of(said));
+        return statement;
+    }
+
     private Segment withoutJudgement(Draft draft, Segment segment) {
         String text = source.text(segment);
         if (isOneOfSeveralJudged(draft, segment)) {
             return segment;
+        }
+        Matcher room = ROOM_BEHIND_PAIR.matcher(text);
+        if (text.indexOf('_') > 0
+                && draft.judgement.isEmpty()
+                && room.find()
+                && PrintedPairs.endsWithPair(text.substring(0, room.start()))) {
+            return withoutPairAndRoom(draft, segment, room);
         }
         Matcher said = SAID_BEHIND.matcher(text);
         boolean bracketed = text.indexOf(')') >= 0 || text.indexOf(']') >= 0;
