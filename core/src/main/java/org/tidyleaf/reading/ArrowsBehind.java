@@ -7,11 +7,11 @@ import java.util.regex.Pattern;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Source;
 
-/** "1. How long …?   >> two years": far behind several questions an arrow to the answer, as in a teacher's copy. */
+/** "1. How long …?   >> two years": far behind several questions, or right behind their ends, an arrow to the answer, as in a teacher's copy. */
 final class ArrowsBehind {
 
     private static final Pattern ARROW = Pattern.compile(
-            ".*\\S(?:\\s{2,}|\\t)((?:>>|=>|->|-->|\u2192|\u21d2)(?!.*__)\\s*\\S.*[\\p{L}\\d].*|(?:>>|=>|->|\u2192)\\s*[\\p{L}\\d])");
+            ".*\\S(?:\\s{2,}|\\t|(?<=[.?!:])\\s)((?:>>|=>|->|-->|\u2192|\u21d2)(?!.*__)\\s*\\S.*[\\p{L}\\d].*|(?:>>|=>|->|\u2192)\\s*[\\p{L}\\d])");
 
     /** "<-- 15": the same from the other side, if it does not say "<-- correct" of an option. */
     private static final Pattern ARROW_BACK =

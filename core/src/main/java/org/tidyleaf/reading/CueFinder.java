@@ -51,6 +51,9 @@ final class CueFinder {
     /** "– End of the test –": a dash that begins no list. */
     private static final Pattern BETWEEN_DASHES = Pattern.compile("([\u2013\u2014*-])\\s.*\\s\\1");
 
+    private static final Pattern SENTENCE_WITH_ROOM = Pattern.compile(
+            "\\p{L}[^_\u2026]{4,120}?\\s(?:_{4,}+|\\.{5,}+|\u2026{2,}+)\\s?(?=[^_\u2026]*\\p{L}{2})[^_\u2026]{0,80}");
+
     private static final Pattern END_OF_RULE = Pattern.compile("[_.\u2026]{1,2}");
 
     private CueFinder() {}
@@ -81,6 +84,7 @@ final class CueFinder {
         BoxCells.label(all);
         BoxedLetters.label(all);
         JudgedLines.label(all);
+        JudgedUnderHeads.label(all);
         BlankBoxes.label(all);
         ListedOptions.label(all);
         SlashedOptions.label(all);
@@ -216,7 +220,9 @@ final class CueFinder {
         Words words = Words.of(text);
         Optional<Lead> announced = lead(line, segment, words);
         boolean room = announced.filter(l -> isRoom(line, segment, l)).isPresent();
-        Optional<Lead> lead = room ? Optional.empty() : announced;
+        boolean sentence =
+                announced.filter(l -> isSentenceWithRoom(line, segment, l)).isPresent();
+        Optional<Lead> lead = room || sentence ? Optional.empty() : announced;
         // "✅ Answer: B": what decorates a word that announces something marks nothing itself.
         Optional<Sign> before = lead.isPresent() ? Optional.empty() : SignFinder.before(line, segment);
         Optional<Margin> margin = before.isPresent() ? Optional.empty() : SignFinder.margin(line, segment);
@@ -286,6 +292,14 @@ final class CueFinder {
     private static boolean isRoom(Line line, Segment segment, Lead lead) {
         return lead.announces() == Announces.FEEDBACK
                 && TraitFinder.WRITING
+                        .matcher(line.text().substring(lead.end(), segment.to()).strip())
+                        .matches();
+    }
+
+    /** "Answer: One can fill ______ jars." is a sentence to complete, and no answer. */
+    private static boolean isSentenceWithRoom(Line line, Segment segment, Lead lead) {
+        return lead.announces() == Announces.KEY
+                && SENTENCE_WITH_ROOM
                         .matcher(line.text().substring(lead.end(), segment.to()).strip())
                         .matches();
     }

@@ -176,6 +176,11 @@ record Cues(
         return new Cues(piece, line, text, margin, List.copyOf(other), sign, lead, words, traits);
     }
 
+    /** The same piece with an answer, or room for one, left of its number. */
+    Cues withMargin(Margin other) {
+        return new Cues(piece, line, text, Optional.of(other), labels, sign, lead, words, traits);
+    }
+
     /** The same piece as one that a sign before it marks right. */
     Cues withSign(Sign other) {
         return new Cues(piece, line, text, margin, List.of(), Optional.of(other), lead, words, traits);

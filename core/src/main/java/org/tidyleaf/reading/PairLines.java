@@ -41,8 +41,13 @@ final class PairLines {
     }
 
     static boolean isOne(Cues cues) {
-        // A tab right behind the number parts no pair.
-        String text = LABEL_AND_TAB.matcher(cues.text()).replaceFirst("");
+        // A tab right behind the number, or behind "Exercise 5", parts no pair.
+        String text = cues.number()
+                .filter(label -> HabitFinder.isWorded(label.shape()) && label.end() > label.from())
+                .map(label -> cues.line()
+                        .text()
+                        .substring(label.end(), cues.piece().segment().to()))
+                .orElseGet(() -> LABEL_AND_TAB.matcher(cues.text()).replaceFirst(""));
         String[] sides = between(cues).split(text, 2);
         return (sides.length == 2 || DOTS_BETWEEN.matcher(text).matches())
                 && !sides[0].isBlank()

@@ -74,8 +74,8 @@ final class PointsFinder {
     private static final Pattern LABELLED = Vocabulary.pattern("\\b" + WORD + "\\s*[:=]\\s*" + NUMBER + "\\b");
     private static final Pattern EACH_BEHIND = Vocabulary.pattern("[(\\[]?\\s*\\b" + NUMBER + "\\s*" + WORD
             + "\\b\\.?\\s*(?:\\p{L}{2,4}\\s+)?" + EACH + "[^)\\]]{0,20}[)\\]]?");
-    private static final Pattern EACH_BEFORE =
-            Vocabulary.pattern("[(\\[]?\\b" + EACH + "\\b[^.()\\d]{0,60}?" + NUMBER + "\\s*" + WORD + "\\b[)\\]]?");
+    private static final Pattern EACH_BEFORE = Vocabulary.pattern(
+            "[(\\[]?\\b" + EACH + "\\b[^.()\\d]{0,60}?" + NUMBER + "\\s*" + WORD + "\\b(?:\\.?\\s*[)\\]])?");
 
     private static final Pattern EACH_AFTER = Vocabulary.pattern("[(\\[]\\s*" + WORD + "\\.?\\s*[:=]?\\s*" + NUMBER
             + "\\s*(?:\\p{L}{2,4}\\s)?" + EACH + "[^)\\]]{0,30}[)\\]]");

@@ -58,6 +58,10 @@ final class TraitFinder {
     private static final Pattern WORKING_ROOM =
             Vocabulary.pattern(WORDS.either("working") + "\\s*:?\\s*[_.\u2026]{4,}\\s*");
 
+    /** "Correction: ________": room below a statement. */
+    private static final Pattern CORRECTION_ROOM =
+            Vocabulary.pattern(WORDS.either("correction") + "\\s*:?\\s*[_.\u2026]{4,}\\s*");
+
     /** "..... and .....": room for two answers on one line. */
     private static final Pattern TWO_ROOMS =
             Vocabulary.pattern("[_.\u2026]{4,}\\s*(?:" + WORDS.either("and") + "|&)\\s*[_.\u2026]{4,}\\s*\\.?");
@@ -219,14 +223,15 @@ final class TraitFinder {
                 text.length() < LONGEST_SEARCHED
                         && !twoRooms
                         && (RULE.matcher(text).matches()
-                                || WORDS.mentions(words, "working")
-                                        && WORKING_ROOM.matcher(text).matches()
+                                || isWorkingRoom(text, words)
                                 || LONE_BULLET.matcher(text).matches()));
         add(
                 traits,
                 Trait.WRITING_LINE,
                 text.length() < LONGEST_SEARCHED
                         && (WRITING.matcher(text).matches()
+                                || WORDS.mentions(words, "correction")
+                                        && CORRECTION_ROOM.matcher(text).matches()
                                 || WORDS.mentions(words, "answer")
                                         && ANSWER_ROOM.matcher(text).matches()));
         add(
@@ -293,8 +298,13 @@ final class TraitFinder {
                 traits,
                 Trait.GAP,
                 signs
+                        && !isWorkingRoom(text, words)
                         && GapSigns.UNFILLED.matcher(text).find()
                         && NumberedRoom.forLetters(text).isEmpty());
+    }
+
+    private static boolean isWorkingRoom(String text, Words words) {
+        return WORDS.mentions(words, "working") && WORKING_ROOM.matcher(text).matches();
     }
 
     /** "\u201cWell done!\u201d ____": what somebody says is nothing that the paper says. */
