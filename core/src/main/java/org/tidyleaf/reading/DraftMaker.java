@@ -78,7 +78,7 @@ final class DraftMaker {
             replaceBy(NestedParts.join(List.copyOf(questions), habits.parts(), roles, owners));
         }
         replaceBy(DownColumnOrder.of(List.copyOf(questions), owners));
-        SectionPoints.share(sections.all(), sections.said(), questions);
+        SectionPoints.share(sections.all(), sections.said(), questions, habits.barePoints());
         RangePoints.share(roles, questions);
         passages.link(questions);
         List<Stimulus> stimuli = passages.stimuli(source, prose);
@@ -442,8 +442,12 @@ final class DraftMaker {
                 .cell()
                 .map(Cell::row)
                 .equals(row));
-        if (above.isPresent()) {
-            above.get().labels.add(label);
+        // "Outcome | LO1" below the stem, one field of it below another.
+        Optional<Draft> ofFields = open.filter(draft -> columns.at(index - 1)
+                .filter(name -> name.kind() == Columns.Kind.LABEL && name.name().isEmpty())
+                .isPresent());
+        if (above.isPresent() || ofFields.isPresent()) {
+            open.orElseThrow().labels.add(label);
             owners[index] = questions.size();
         } else {
             notes.takeForNext(label);

@@ -93,6 +93,11 @@ final class FieldTables {
                 .isPresent();
     }
 
+    /** "Item 3" over the table of its fields. */
+    private static boolean isNumberAbove(Cues cues) {
+        return cues.line().layout().cell().isEmpty() && !cues.is(Cues.Trait.OFF_BODY) && isNumber(cues);
+    }
+
     /** What is the same for every question. */
     private static String name(Cues cues) {
         return isNumber(cues) ? "#" : cues.text().strip().replaceAll("\\s*\\d+$", "");
@@ -111,8 +116,13 @@ final class FieldTables {
                     && (head.kind() == Columns.Kind.NUMBER || head.kind() == Columns.Kind.QUESTION && !begun);
             Integer name = cells.get(0);
             Integer value = cells.get(1);
-            boolean numbered = begins && name != null && isNumber(all.get(name));
-            if (numbered) {
+            boolean within = begins && name != null && isNumber(all.get(name));
+            boolean above = begins && name != null && !within && name > 0 && isNumberAbove(all.get(name - 1));
+            boolean numbered = within || above;
+            if (above) {
+                uses.put(name - 1, new Columns.Use(Columns.Kind.NUMBER, "", true));
+            }
+            if (within) {
                 uses.put(name, new Columns.Use(Columns.Kind.NUMBER, "", true));
             } else if (name != null) {
                 uses.put(name, new Columns.Use(begun && !begins ? Columns.Kind.LABEL : Columns.Kind.HEAD, "", false));

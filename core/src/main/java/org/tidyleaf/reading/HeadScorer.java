@@ -42,6 +42,10 @@ final class HeadScorer {
     private static final Pattern NAMED_RANGE = Vocabulary.pattern(Vocabulary.ALL.either("question")
             + "s?\\.?\\s+\\d{1,3}\\s?(?:[-\u2013]|" + Vocabulary.ALL.either("to") + ")\\s?\\d{1,3}");
 
+    /** "Find words that mean the same as: (3)". */
+    private static final Pattern SENTENCE_WITH_POINTS =
+            Pattern.compile("[^.!?]{12,160}[.:!?]\\s{0,3}[(\\[]\\d{1,2}(?:\\s?\\p{L}{1,8}\\.?)?[)\\]]");
+
     /** In words. */
     private static final int FEWEST_OF_TASK = 4;
 
@@ -276,7 +280,8 @@ final class HeadScorer {
     private boolean isToldBelowHead(int index, Step from) {
         Cues cues = all.get(index);
         return from.role() == Role.SECTION
-                && cues.is(Trait.ENDS_SENTENCE)
+                && (cues.is(Trait.ENDS_SENTENCE)
+                        || SENTENCE_WITH_POINTS.matcher(cues.text()).matches())
                 && cues.labels().isEmpty()
                 && (cues.is(Trait.INSTRUCTION_WORD)
                         || cues.is(Trait.GROUP_HEAD)

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -20,7 +21,12 @@ final class RoomBeside {
         Map<Integer, List<Integer>> questions = new TreeMap<>();
         Map<Integer, Set<Integer>> filled = new HashMap<>();
         for (Map.Entry<Integer, Columns.Use> entry : new TreeMap<>(uses).entrySet()) {
-            Cell cell = all.get(entry.getKey()).line().layout().cell().orElseThrow();
+            // A number may stand above its table.
+            Optional<Cell> within = all.get(entry.getKey()).line().layout().cell();
+            if (within.isEmpty()) {
+                continue;
+            }
+            Cell cell = within.get();
             Columns.Kind kind = entry.getValue().kind();
             if (kind == Columns.Kind.QUESTION) {
                 questions.computeIfAbsent(cell.table(), t -> new ArrayList<>()).add(entry.getKey());

@@ -3,6 +3,7 @@ package org.tidyleaf.reading;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.tidyleaf.question.Section;
 
 /** "IV. Essay (6 points)": what the heads of sections say about the points of the questions below them. */
@@ -11,14 +12,17 @@ final class SectionPoints {
     /** Fewer heads may end in a number for something else. */
     private static final int FEWEST_BARE = 3;
 
+    private static final Pattern CHOOSE_ONE = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("choose_one") + "\\b");
+
     private SectionPoints() {}
 
     /**
      * Gives each question what its section says, where it says nothing itself.
      *
      * @param said the heads as printed, for each section
+     * @param barePoints whether a number in brackets at an end is worth points throughout the paper
      */
-    static void share(List<Section> sections, List<String> said, List<Draft> questions) {
+    static void share(List<Section> sections, List<String> said, List<Draft> questions, boolean barePoints) {
         // "Task 2 Write the opposites. (4)": a bare number is worth points where all heads have one.
         boolean bare = said.size() >= FEWEST_BARE
                 && said.stream().allMatch(head -> PointsFinder.bareBeside(head).isPresent());
@@ -27,7 +31,11 @@ final class SectionPoints {
             List<Draft> within =
                     questions.stream().filter(draft -> draft.section == section).toList();
             if (!within.isEmpty()) {
+                String told = sections.get(i).instructions().plain().strip();
                 share(sections.get(i).title(), said.get(i), within, bare);
+                if (within.stream().allMatch(draft -> draft.points.isEmpty())) {
+                    shareTold(said.get(i), told, within, barePoints);
+                }
             }
         }
     }
@@ -61,6 +69,16 @@ final class SectionPoints {
             draft.pointed = true;
         }));
         return group || together.size() > 1;
+    }
+
+    /** "Put the verbs into the past. (4 points)" below the head of two; "Choose one topic. (10 points)" is worth as much for each. */
+    private static void shareTold(String said, String told, List<Draft> within, boolean barePoints) {
+        Optional<BigDecimal> worth = PointsFinder.beside(told)
+                .or(() -> barePoints ? PointsFinder.bareBeside(told) : Optional.empty())
+                .map(PointsFinder.Found::points);
+        boolean one = CHOOSE_ONE.matcher(said + " " + told).find();
+        Optional<BigDecimal> each = one ? worth : worth.flatMap(total -> PointsFinder.share(total, within.size()));
+        within.forEach(draft -> draft.points = each);
     }
 
     /** How many there are where 13i, 13ii and 13iii are one. */
