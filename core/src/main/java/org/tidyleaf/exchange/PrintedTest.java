@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.tidyleaf.marking.Marker;
 import org.tidyleaf.question.ChoiceQuestion;
@@ -199,7 +200,10 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     private void question(Question question, int place) {
         Particulars particulars = question.particulars();
         boolean bankFirst = isBankFirst(question);
-        if (bankFirst && !isBankPrinted((GapMatch) question, place) && !isBankInPassage((GapMatch) question)) {
+        if (bankFirst
+                && !areSentences((GapMatch) question)
+                && !isBankPrinted((GapMatch) question, place)
+                && !isBankInPassage((GapMatch) question)) {
             line("Word bank: " + String.join(", ", ((GapMatch) question).words()), INDENT);
         }
         boolean unnumbered = bankFirst && particulars.number().isEmpty();
@@ -213,7 +217,8 @@ public final class PrintedTest implements Question.Cases<Boolean> {
         boolean begun = !blocks.isEmpty() && !blocks.get(0).isTable();
         document.begin(new PrintDocument.Look("", 0, true, 200))
                 .run(unnumbered ? "" : label(question, place), Set.of());
-        prose(begun ? blocks.get(0).text() : Prose.EMPTY);
+        boolean numbered = question instanceof GapMatch gaps && areSentences(gaps);
+        prose(begun ? blocks.get(0).text() : Prose.EMPTY, numbered);
         List<ProseRows> below = blocks.subList(begun ? 1 : 0, blocks.size());
         boolean endsInText = !below.isEmpty() && !below.get(below.size() - 1).isTable();
         if (!endsInText) {
@@ -226,7 +231,7 @@ public final class PrintedTest implements Question.Cases<Boolean> {
                 continue;
             }
             document.begin(PrintDocument.Look.PLAIN.kept());
-            prose(below.get(i).text());
+            prose(below.get(i).text(), numbered);
             if (endsInText && i == below.size() - 1) {
                 behindStem(question);
             }
@@ -343,13 +348,18 @@ public final class PrintedTest implements Question.Cases<Boolean> {
     }
 
     private void prose(Prose prose) {
+        prose(prose, false);
+    }
+
+    /** @param numbered whether the gaps are numbered for what is lettered to go into them */
+    private void prose(Prose prose, boolean numbered) {
         for (Inline part : prose.parts()) {
             if (part instanceof Inline.Text text) {
                 document.run(text.text(), text.emphasis());
             } else if (part instanceof Inline.Formula formula) {
                 document.formula(formula.latex());
-            } else if (part instanceof Inline.Gap) {
-                document.run(RULE, Set.of());
+            } else if (part instanceof Inline.Gap gap) {
+                document.run(numbered ? "(" + gap.number() + ") " + RULE : RULE, Set.of());
             } else if (part instanceof Inline.Break) {
                 document.lineBreak();
             }
@@ -514,18 +524,40 @@ public final class PrintedTest implements Question.Cases<Boolean> {
 
     @Override
     public Boolean gapMatch(GapMatch gaps) {
-        if (!isBankFirst(gaps)) {
+        boolean sentences = areSentences(gaps);
+        if (!sentences && !isBankFirst(gaps)) {
             line(String.join("     ", gaps.words()), INDENT);
         }
         Prose stem = gaps.particulars().stem();
         int firstLine = instructionEnd(stem);
         if (firstLine >= 0) {
             document.begin(PrintDocument.Look.PLAIN);
-            prose(stem.cut(firstLine + 1, Integer.MAX_VALUE));
+            prose(stem.cut(firstLine + 1, Integer.MAX_VALUE), sentences);
             document.end();
         }
-        answer(String.join(", ", gaps.key()));
+        if (sentences) {
+            for (int i = 0; i < gaps.words().size(); i++) {
+                option(
+                        letter(i) + ". ",
+                        Prose.of(gaps.words().get(i)),
+                        i + 1 == gaps.words().size());
+            }
+        }
+        answer(sentences ? lettersOf(gaps) : String.join(", ", gaps.key()));
         return true;
+    }
+
+    /** Sentences are lettered below their text, for their own commas and stops would part them in a line. */
+    private static boolean areSentences(GapMatch gaps) {
+        return gaps.words().stream().anyMatch(word -> word.matches(".*[.?!,;].*"));
+    }
+
+    /** "1 B, 2 D"; empty where there is no key. */
+    private static String lettersOf(GapMatch gaps) {
+        return IntStream.range(0, gaps.key().size())
+                .mapToObj(i ->
+                        (i + 1) + " " + letter(gaps.words().indexOf(gaps.key().get(i))))
+                .collect(Collectors.joining(", "));
     }
 
     @Override

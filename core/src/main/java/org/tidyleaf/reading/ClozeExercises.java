@@ -3,7 +3,10 @@ package org.tidyleaf.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
+import org.tidyleaf.source.Segment;
 
 /**
  * "3 Read the text and choose the best word." above a text with the gaps "(1) ____" and "(2) ____", and below that "1 A has B have"
@@ -16,6 +19,8 @@ final class ClozeExercises {
     /** In pieces. */
     private static final int LONGEST_TEXT = 12;
 
+    private static final Pattern NUMBERED = Pattern.compile("\\s*\\d{1,2}[.):]?\\s+");
+
     private ClozeExercises() {}
 
     /** Takes the number from such directions. */
@@ -27,6 +32,10 @@ final class ClozeExercises {
             Cues cues = all.get(i);
             boolean possible = cues.number()
                             .filter(label -> !HabitFinder.isWorded(label.shape()))
+                            .filter(label -> ExerciseHeads.directs(cues.line()
+                                    .text()
+                                    .substring(
+                                            label.end(), cues.piece().segment().to())))
                             .isPresent()
                     && cues.line().layout().cell().isEmpty()
                     && !cues.is(Trait.GAP)
@@ -38,12 +47,25 @@ final class ClozeExercises {
         }
     }
 
+    /** Such directions without the number of their exercise; any other line as it is. */
+    static Segment withoutNumber(Cues cues) {
+        Segment whole = cues.piece().segment();
+        Matcher numbered = NUMBERED.matcher(cues.line().text()).region(whole.from(), whole.to());
+        boolean directions = cues.is(Trait.PASSAGE_HEAD)
+                && numbered.lookingAt()
+                && ExerciseHeads.directs(cues.line().text().substring(numbered.end(), whole.to()));
+        return directions ? new Segment(whole.line(), numbered.end(), whole.to()) : whole;
+    }
+
     private static boolean isOverGapsAndChoices(List<Cues> all, int head) {
         List<Integer> gaps = new ArrayList<>();
         int at = head + 1;
         while (at < all.size()
                 && at - head <= LONGEST_TEXT
-                && number(all.get(at)).isEmpty()) {
+                && number(all.get(at)).isEmpty()
+                && all.get(at).labels().isEmpty()
+                && !all.get(at).is(Trait.HEADING)
+                && !all.get(at).is(Trait.SECTION_WORD)) {
             gaps.addAll(GappedTexts.numbers(all.get(at)));
             at++;
         }

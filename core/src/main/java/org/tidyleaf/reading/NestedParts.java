@@ -217,6 +217,7 @@ final class NestedParts {
     private static boolean beginsOptions(List<Cues> all, int piece, int to, String shape, Set<String> letters) {
         return piece + 1 < to
                 && (isBox(all.get(piece)) && isBox(all.get(piece + 1))
+                        || isCircle(all.get(piece)) && isCircle(all.get(piece + 1))
                         || letters.stream()
                                 .filter(other -> !other.equals(shape))
                                 .anyMatch(
@@ -225,6 +226,13 @@ final class NestedParts {
 
     private static boolean isBox(Cues cues) {
         return cues.has(Label.Kind.BOX);
+    }
+
+    /** "O two   O four": letters for circles to mark. */
+    private static boolean isCircle(Cues cues) {
+        return cues.labels().stream()
+                .anyMatch(label -> label.kind() == Label.Kind.BULLET
+                        && label.printed().strip().matches("[Oo\u25cb\u25ef]"));
     }
 
     private static boolean isAt(Cues cues, String shape, int ordinal) {

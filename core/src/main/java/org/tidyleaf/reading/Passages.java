@@ -54,13 +54,13 @@ final class Passages {
     /** The same for a passage whose numbers stand {@code beside} it, if they do. */
     void add(Cues cues, Optional<String> beside, boolean more, int section, int asked) {
         if ((more || standsBeside(cues, section, asked)) && !passages.isEmpty()) {
-            passages.get(passages.size() - 1).segments().add(cues.piece().segment());
+            passages.get(passages.size() - 1).segments().add(ClozeExercises.withoutNumber(cues));
             passages.get(passages.size() - 1).text().append(' ').append(cues.text());
             return;
         }
         askedAbove = asked;
         passages.add(new Passage(
-                new ArrayList<>(List.of(cues.piece().segment())),
+                new ArrayList<>(List.of(ClozeExercises.withoutNumber(cues))),
                 numbers(beside.orElse(cues.text())),
                 section,
                 new StringBuilder(cues.text())));

@@ -70,6 +70,9 @@ final class StemTrimmer {
     private static final Pattern ROOM_ONLY =
             Pattern.compile("\\s*(?:[\u2610\u25a1]|\\[\\s*]|\\(\\s*\\)|[_.\u2026]{3,})\\s*");
 
+    /** In lines. */
+    private static final int FARTHEST_GAP = 4;
+
     private static final Pattern FILLED = Pattern.compile(GapParser.FILLED);
 
     private final Source source;
@@ -127,7 +130,8 @@ final class StemTrimmer {
         }
         Matcher again = NUMBER_AGAIN.matcher(source.text(rest));
         // "(2) ____ … (3) ____" in question 3 are gaps that it counts.
-        boolean counts = draft.stem.stream().anyMatch(part -> GapSigns.count(source.text(part)) > 0);
+        boolean counts =
+                draft.stem.stream().anyMatch(part -> GapSigns.count(source.text(part)) > 0) || countsOn(draft, segment);
         if (draft.words.isEmpty() && !counts && again.find() && again.group(1).equals(draft.number)) {
             draft.writing.add(segment.line());
             String sentence = source.text(rest).substring(0, again.start());
@@ -143,6 +147,17 @@ final class StemTrimmer {
             rest = new Segment(rest.line(), rest.from(), rest.from() + blank.start());
         }
         return rest;
+    }
+
+    /** "(1) ____" in question 1, and soon below it "(2) ____". */
+    private boolean countsOn(Draft draft, Segment segment) {
+        if (!draft.number.matches("\\d{1,3}")) {
+            return false;
+        }
+        Pattern next = Pattern.compile("[(\\[]" + (Integer.parseInt(draft.number) + 1) + "[)\\]]\\s*[_.\u2026]{3}");
+        int end = Math.min(source.lines().size(), segment.line() + FARTHEST_GAP);
+        return source.lines().subList(segment.line() - 1, end).stream()
+                .anyMatch(line -> next.matcher(line.text()).find());
     }
 
     private static boolean mayHaveBlank(String text) {
