@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -43,6 +44,10 @@ final class GapParser {
     /** "e.g. wax": what is said of an answer is no part of it. */
     private static final Pattern FOR_EXAMPLE = Vocabulary.pattern(Vocabulary.ALL.either("for_example") + "[.:]?\\s+");
 
+    /** "Any two from: wax; propolis; pollen": each gap takes any of them. */
+    private static final Pattern ANY_OF = Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("any_of")
+            + "\\s*:?\\s*(?<said>[^:]{3,300}?(?:[;,/]\\s*[^;:]{2,60}){1,20}?)\\W*");
+
     private static final int MOST_LETTERS_APART = 2;
     private static final int FEWEST_ALIKE = 3;
 
@@ -50,6 +55,15 @@ final class GapParser {
 
     /** For each of the gaps the accepted spellings; empty lists where the text is empty or has too few answers. */
     static List<List<String>> accepted(String text, int gaps) {
+        Matcher any = ANY_OF.matcher(text);
+        if (gaps > 1 && any.matches()) {
+            String said = any.group("said");
+            String separator = said.indexOf(';') >= 0 ? "\\s*;\\s*" : "\\s*[,/]\\s*";
+            List<String> one = Stream.of(said.split(separator))
+                    .flatMap(part -> spellings(part.strip()).stream())
+                    .toList();
+            return one.size() < gaps ? Collections.nCopies(gaps, List.of()) : Collections.nCopies(gaps, one);
+        }
         List<List<String>> result = new ArrayList<>();
         List<String> parts = gaps == 1 ? List.of(text) : parts(text, gaps);
         for (int i = 0; i < gaps; i++) {

@@ -38,6 +38,12 @@ final class KeyListReader {
     private static final Pattern WORDS_OF_PART =
             Pattern.compile("([A-H]|[IVX]{1,4})\\s*[:.]\\s+(\\p{L}[^\\d:,;]*(?:[,;]\\s*\\p{L}[^\\d:,;]*)+)");
 
+    private static final Pattern MARKS = Pattern.compile("(?:\\t\\s*|\\s{4,})[(\\[]?\\d{1,2}[)\\]]?\\s*$");
+
+    /** "2 (a)   11.5 (kg)   1". */
+    private static final Pattern ANSWER_WITH_MARKS =
+            Pattern.compile(".*\\p{L}.*(?:\\t\\s*|\\s{4,})[(\\[]?\\d{1,2}[)\\]]?\\s*");
+
     /** Fewer answers may be something else. */
     static final int SEVERAL = 3;
 
@@ -56,6 +62,7 @@ final class KeyListReader {
     final Set<Integer> taken = new HashSet<>();
     private String heading = "";
     private String waiting = "";
+    private boolean marksBehind;
     private final NumberedAnswers numbers = new NumberedAnswers();
     private final LetteredKeyLines letters = new LetteredKeyLines();
 
@@ -123,6 +130,14 @@ final class KeyListReader {
     }
 
     void readFrom(int start) {
+        long lines = IntStream.range(start, all.size())
+                .filter(i -> all.get(i).piece().first() && !all.get(i).is(Cues.Trait.OFF_BODY))
+                .count();
+        long worth = IntStream.range(start, all.size())
+                .filter(i -> all.get(i).piece().first()
+                        && ANSWER_WITH_MARKS.matcher(all.get(i).line().text()).matches())
+                .count();
+        marksBehind = worth >= SEVERAL && worth * 4 >= lines * 3;
         partHeads.look(start);
         AnswersBelowHeads.find(all, start).forEach(this::below);
         Map<Integer, List<Integer>> tables = new LinkedHashMap<>();
@@ -150,6 +165,11 @@ final class KeyListReader {
                 line(i);
             }
         }
+    }
+
+    /** "11.5 kg   1", "bees died   1": what each answer is worth stands far behind it, where it does so throughout. */
+    private String withoutMarks(String text) {
+        return marksBehind ? MARKS.matcher(text).replaceFirst("") : text;
     }
 
     private void below(int head, AnswersBelowHeads.Answer answer) {
@@ -192,7 +212,8 @@ final class KeyListReader {
         });
         wholePart(cues);
         String whole = CircledSigns.plain(
-                cues.line().text().substring(cues.piece().segment().from()).strip());
+                withoutMarks(cues.line().text().substring(cues.piece().segment().from()))
+                        .strip());
         List<KeyLineParts.Part> parts = KeyLineParts.of(whole);
         if (!parts.isEmpty()) {
             parts = KeyLineParts.of(whole + wrapped(piece, whole));

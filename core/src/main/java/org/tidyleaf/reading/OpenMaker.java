@@ -66,6 +66,9 @@ final class OpenMaker {
     private static final Pattern CONVERSION =
             Pattern.compile("(?s)(?:.*[.:?]\\s+)?\\d[\\d.,/ ]*\\s?\\p{L}[^=]*=\\s*___\\s*\\p{L}+\\.?");
 
+    private static final Pattern SUM = Pattern.compile(
+            "\\s*\\d[\\d.,/()\\s]*(?:[+\u2212\u2013\u00d7\u00f7*:/-]\\s*[\\d.,/()\\s]+){1,8}=\\s*___\\s*");
+
     private final Source source;
     private final JudgingWords judging;
 
@@ -136,7 +139,11 @@ final class OpenMaker {
                 && !said.endsWith(".");
         boolean essay = draft.writingLines() > 1
                 || EXPLAIN.matcher(particulars.stem().plain()).matches();
-        if (gaps == 1 && said.isEmpty() && (endsWithUnit(particulars.stem()) || isConversion(particulars.stem()))) {
+        if (gaps == 1
+                && said.isEmpty()
+                && (endsWithUnit(particulars.stem())
+                        || isConversion(particulars.stem())
+                        || isSum(particulars.stem()))) {
             return new NumericEntry(particulars, Optional.empty());
         }
         if (gaps > 0 || shortKey && draft.models.isEmpty() && !essay) {
@@ -227,6 +234,11 @@ final class OpenMaker {
                         parts.get(parts.size() - 1).plain().strip().replaceFirst("[.]$", ""));
     }
 
+    /** "7.2 ÷ 0.9 = ____": nothing but figures and their signs before the gap. */
+    private static boolean isSum(Prose stem) {
+        return SUM.matcher(stem.plain().replaceAll("\\[\\[\\d+]]", "___")).matches();
+    }
+
     /** "3 feet = ____ inches": a number, in whatever it is counted. */
     private static boolean isConversion(Prose stem) {
         return stem.plain().indexOf('=') > 0
@@ -265,7 +277,8 @@ final class OpenMaker {
                                 && !WORDS_TO_ORDER.matcher(stem).matches()
                         || Reckoning.makesNumber(stem)
                                 && (Reckoning.isLead(judging.lead(draft)) || Reckoning.isHead(judging.says(draft)))
-                        || FIGURE.matcher(stem).matches()
+                        || (FIGURE.matcher(stem).matches()
+                                        || FIGURE.matcher(judging.lead(draft)).matches())
                                 && QUANTITY_ASKED.matcher(stem).matches()
                         || lastUnit(draft).filter(UnitSymbols::isSymbol).isPresent());
         boolean explains = EXPLAIN.matcher(stem).matches()

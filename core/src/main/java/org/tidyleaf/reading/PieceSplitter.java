@@ -64,6 +64,17 @@ final class PieceSplitter {
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "list") + "(?:\\s*[:=]|\\s+(?=[(\\[]?\\w{1,2}[.)\\]]))");
 
+    private static final Pattern LEAD = Pattern.compile("(?s).*\\p{L}{2}.*[.?!]\\s+");
+
+    private static final Pattern ASKED = Pattern.compile("(?s).*\\p{L}{2}.*\\?\\s+");
+
+    /** "(a) Find its volume." and what it is worth. */
+    private static final Pattern WHOLE_SENTENCES = Pattern.compile(
+            "[(\\[]?[a-b][).\\]]\\s+\\p{Lu}\\S*\\s\\S+.*[.?!]\\s*(?:[(\\[]\\d{1,2}(?:\\s?\\p{L}{1,8}\\.?)?[)\\]])?\\s*");
+
+    private static final Pattern FEW_WORDS =
+            Pattern.compile("[(\\[]?[A-Ba-b][).\\]]\\s+[^.?!:;()\\s]+(?:\\s[^.?!:;()\\s]+){0,4}\\s*");
+
     private PieceSplitter() {}
 
     static List<Piece> split(Source source) {
@@ -378,11 +389,27 @@ final class PieceSplitter {
                 next = label.ordinal() + 1;
             }
         }
-        boolean convincing = wrapped.convincing() || starts.size() >= 2 && (wide || starts.size() >= CONVINCING_RUN);
+        boolean convincing = wrapped.convincing()
+                || starts.size() >= 2 && (wide || starts.size() >= CONVINCING_RUN)
+                || starts.size() == 2 && areTwoBehindSentence(text, starts);
         if (!convincing) {
             return List.of();
         }
         return starts.stream().filter(start -> start > 0).toList();
+    }
+
+    /** "… 12 cm high. (a) Find its volume. (b) Find …?": whole sentences behind one; "Which is longer? (a) a metre (b) a yard". */
+    private static boolean areTwoBehindSentence(String text, List<Integer> starts) {
+        String lead = text.substring(0, starts.get(0));
+        String first = text.substring(starts.get(0), starts.get(1));
+        String second = text.substring(starts.get(1));
+        boolean tasks = LEAD.matcher(lead).matches()
+                && WHOLE_SENTENCES.matcher(first).matches()
+                && WHOLE_SENTENCES.matcher(second).matches();
+        return tasks
+                || ASKED.matcher(lead).matches()
+                        && FEW_WORDS.matcher(first).matches()
+                        && FEW_WORDS.matcher(second).matches();
     }
 
     private static String textBefore(String text, int at) {

@@ -31,8 +31,7 @@ final class QuestionMaker {
     private static final Pattern SEVERAL = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several") + "\\b");
 
     /** "Tick all that apply." above several questions. */
-    private static final Pattern SEVERAL_EACH =
-            Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several_each") + "\\b");
+    static final Pattern SEVERAL_EACH = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several_each") + "\\b");
 
     /** "Tick (\u2713) all that apply." */
     private static final Pattern SIGN_IN_BRACKETS = Pattern.compile("\\s*[(\\[][\u2713\u2714\u221axX][)\\]]");
@@ -44,23 +43,36 @@ final class QuestionMaker {
     private final OpenMaker open;
     private final boolean mostKeyed;
 
-    private QuestionMaker(Source source, List<Section> sections, boolean mostKeyed) {
+    /** Whether the paper says above all questions that each may have several right answers. */
+    private final boolean severalEach;
+
+    private QuestionMaker(Source source, List<Section> sections, boolean mostKeyed, boolean severalEach) {
         this.prose = new ProseMaker(source);
         this.judging = new JudgingWords(source, prose, sections);
         this.parts = new PartsMaker(prose, judging::trueAndFalse);
         this.gapLines = new GapLines(prose);
         this.open = new OpenMaker(source, judging);
         this.mostKeyed = mostKeyed;
+        this.severalEach = severalEach;
     }
 
     static List<ReadQuestion> make(Source source, Drafts drafts, List<GatheredKey> keys) {
         long keyed = keys.stream().filter(key -> key.source() != KeySource.NONE).count();
-        QuestionMaker maker = new QuestionMaker(source, drafts.sections(), keyed * 4 >= keys.size() * 3);
+        QuestionMaker maker = new QuestionMaker(
+                source, drafts.sections(), keyed * 4 >= keys.size() * 3, asksAlwaysForSeveral(source, drafts));
         List<ReadQuestion> questions = new ArrayList<>();
         for (int i = 0; i < keys.size(); i++) {
             questions.add(maker.make(drafts.questions(), i, keys.get(i)));
         }
         return questions;
+    }
+
+    private static boolean asksAlwaysForSeveral(Source source, Drafts drafts) {
+        int first = drafts.questions().stream().mapToInt(Draft::firstLine).min().orElse(1);
+        return drafts.sections().isEmpty()
+                && source.lines().stream()
+                        .limit(Math.max(0, first - 1))
+                        .anyMatch(line -> SEVERAL_EACH.matcher(line.text()).find());
     }
 
     private ReadQuestion make(List<Draft> drafts, int index, GatheredKey gathered) {
@@ -220,7 +232,8 @@ final class QuestionMaker {
                 || key.chosen().isEmpty()
                         && !CombinedOptions.are(options)
                         && (asksForSeveral(particulars.stem().plain())
-                                || SEVERAL_EACH.matcher(judging.says(draft)).find());
+                                || SEVERAL_EACH.matcher(judging.says(draft)).find()
+                                || severalEach);
         return several
                 ? new MultipleChoice(particulars, options, key.chosen())
                 : new SingleChoice(particulars, options, key.chosen());

@@ -16,6 +16,18 @@ final class RulesOfPaper {
 
     static void mark(List<Cues> all) {
         for (int i = 0; i < all.size() && !isQuestion(all.get(i)); i++) {
+            Cues cues = all.get(i);
+            boolean several = cues.labels().isEmpty()
+                    && cues.is(Trait.ENDS_SENTENCE)
+                    && !cues.is(Trait.QUESTION_MARK)
+                    && Vocabulary.ALL.mentions(cues.words(), "several_each")
+                    && QuestionMaker.SEVERAL_EACH.matcher(cues.text()).find()
+                    && all.subList(i, all.size()).stream().anyMatch(RulesOfPaper::isQuestion);
+            if (several) {
+                cues.traits().add(Trait.RULES);
+            }
+        }
+        for (int i = 0; i < all.size() && !isQuestion(all.get(i)); i++) {
             boolean head = all.get(i).is(Trait.SHORT)
                     && all.get(i).labels().isEmpty()
                     && HEAD.matcher(all.get(i).text().strip()).matches();
