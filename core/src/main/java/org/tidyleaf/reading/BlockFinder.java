@@ -64,6 +64,7 @@ final class BlockFinder {
             }
         }
         LoneQuestions.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.NEW_LEAD));
+        FormRows.rooms(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.LISTED));
         GradeScales.find(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.SCALE));
         finder.found.putAll(AnswerGrids.find(all));
         SubParts.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.SUB_PART));
@@ -174,6 +175,8 @@ final class BlockFinder {
             }
             table.forEach(piece -> found.put(piece, Blocks.Kind.ROW));
             pairs.lead(lead);
+        } else if (asked && PairLines.areDotted(all, lead + 1)) {
+            pairs.pairs(lead + 1, table);
         } else if (asksToMatch(cues) || lead > 0 && isBareNumber(lead) && asksToMatch(all.get(lead - 1))) {
             int choices = lists.pairingsBelow(lead + 1);
             int below = table.isEmpty() ? lead + 1 : table.get(table.size() - 1) + 1;

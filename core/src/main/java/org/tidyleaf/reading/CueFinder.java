@@ -77,6 +77,7 @@ final class CueFinder {
         DialogueLines.unlabel(all);
         NumeralsTold.unletter(all);
         NumberedGaps.label(all);
+        FormRows.label(all);
         PointsBeforeNumbers.label(all);
         IndentedNumbers.label(all);
         BoxesBehind.label(all);
@@ -149,6 +150,7 @@ final class CueFinder {
         PassageTitles.mark(all);
         GroupHeads.mark(all);
         CountedHeads.mark(all);
+        ScoredHeads.mark(all);
         OrLines.mark(all);
         GappedTexts.label(all);
         LetteredBanks.label(all);

@@ -278,7 +278,9 @@ final class DraftMaker {
         label.flatMap(number -> NamedNumbers.in(cues, number)).ifPresent(draft.labels::add);
         boolean asks =
                 label.isEmpty() && !piece.step().more() && habits.headings().contains(index);
-        int from = asks ? DraftSections.labelEnd(cues) : cues.contentStart(label);
+        int from = asks
+                ? DraftSections.labelEnd(cues)
+                : FormRows.start(draft.number, cues).orElseGet(() -> cues.contentStart(label));
         if (label.isPresent() && habits.marginKey()) {
             Optional<MatchResult> margin = HabitFinder.marginKey(cues, label.get());
             from = margin.map(MatchResult::end).orElse(from);

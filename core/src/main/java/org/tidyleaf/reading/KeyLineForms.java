@@ -78,7 +78,7 @@ final class KeyLineForms {
     static List<Answer> compact(String text, int last) {
         int above = last;
         List<Answer> found = new ArrayList<>();
-        for (String word : text.strip().split("\\s+|(?<=[,;])")) {
+        for (String word : text.strip().split("\\s+|(?<=[,;])|(?<=\\d[a-hA-H])(?=\\d)")) {
             Matcher matcher = COMPACT.matcher(word.strip());
             if (!matcher.matches() || Integer.parseInt(matcher.group(1)) <= above) {
                 return List.of();

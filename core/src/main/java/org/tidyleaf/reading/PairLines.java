@@ -1,5 +1,6 @@
 package org.tidyleaf.reading;
 
+import java.util.List;
 import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
 
@@ -38,6 +39,14 @@ final class PairLines {
                 && !BETWEEN.matcher(cues.text()).find()
                 && HYPHENED.matcher(cues.text()).matches();
         return hyphened ? HYPHEN : BETWEEN;
+    }
+
+    /** Dots to draw lines between, in a line and the next: whatever asks for it, they are pairs. */
+    static boolean areDotted(List<Cues> all, int from) {
+        return from + 1 < all.size()
+                && all.subList(from, from + 2).stream()
+                        .allMatch(cues -> cues.line().layout().cell().isEmpty()
+                                && DOTS_BETWEEN.matcher(cues.text()).matches());
     }
 
     static boolean isOne(Cues cues) {

@@ -51,7 +51,8 @@ final class PaperTitle {
                 .map(piece -> BEFORE_FIELD.matcher(piece.cues().text()))
                 .filter(field -> field.matches()
                         && field.group(1).strip().split("\\s+").length >= FEWEST_WORDS
-                        && !field.group(1).strip().endsWith(":"))
+                        && !field.group(1).strip().endsWith(":")
+                        && GapSigns.count(field.group(1)) == 0)
                 .map(field -> field.group(1).strip())
                 .findFirst()
                 .orElse("");

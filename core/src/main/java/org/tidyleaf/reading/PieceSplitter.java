@@ -86,6 +86,7 @@ final class PieceSplitter {
         SlashedOptions slashed = new SlashedOptions(source);
         WideOptions wide = new WideOptions(source);
         OptionsBehind behind = new OptionsBehind(source);
+        LettersWithin within = new LettersWithin(source);
         FieldsBehind fields = new FieldsBehind(source);
         FarLetters letters = new FarLetters(source);
         ArrowsBehind arrows = new ArrowsBehind(source);
@@ -111,7 +112,12 @@ final class PieceSplitter {
             }
             List<Piece> cell = cells.pieces(line);
             List<Piece> announced = cell.isEmpty() ? ListedOptions.pieces(line) : cell;
-            List<Piece> listed = Stream.of(announced, slashed.pieces(line), wide.pieces(line), behind.pieces(line))
+            List<Piece> listed = Stream.of(
+                            announced,
+                            slashed.pieces(line),
+                            wide.pieces(line),
+                            behind.pieces(line),
+                            within.pieces(line))
                     .filter(found -> !found.isEmpty())
                     .findFirst()
                     .orElse(List.of());

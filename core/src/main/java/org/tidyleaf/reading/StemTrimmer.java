@@ -64,6 +64,15 @@ final class StemTrimmer {
     private static final Pattern LETTERS_BEFORE =
             Pattern.compile("_{2,}\\s*((?i:" + AnswerParser.OPTION_NAMES + "))\\s*_+\\s+(?=[\\p{Lu}\u00bf\u201c\"(])");
 
+    private static final String BOX = "([\u2610\u25a1\u2611\u2612]|\\[\\s?[xX]?\\s?]|\\(\\s?[xX]?\\s?\\))";
+
+    private static final Pattern BOXES_BEHIND = Pattern.compile("\\s{2,}" + BOX + "\\s{1,30}" + BOX + "\\s*$");
+
+    private static final Pattern TICKED = Pattern.compile("[\u2611\u2612]|.*[xX].*");
+
+    /** In lines, the words above columns of boxes. */
+    private static final int FARTHEST_WORDS = 30;
+
     private static final Pattern ROOM_BEHIND_PAIR =
             Pattern.compile("[:.]?\\s{0,9}_{2,}\\s{0,3}(\\p{L}{0,10})\\s{0,3}_*+\\s*$");
 
@@ -450,10 +459,38 @@ final class StemTrimmer {
         return statement;
     }
 
+    /** "Bees sleep in winter.    \u25a1    \u25a1" below "True    False": two boxes below the words that they stand for. */
+    private Optional<Segment> withoutBoxes(Draft draft, Segment segment) {
+        String text = source.text(segment);
+        Matcher boxes = BOXES_BEHIND.matcher(text);
+        if (!draft.judgement.isEmpty() || !boxes.find()) {
+            return Optional.empty();
+        }
+        for (int line = segment.line() - 1; line > Math.max(0, segment.line() - FARTHEST_WORDS); line--) {
+            String above = source.line(line).text().strip();
+            if (PrintedPairs.isPairAlone(above)) {
+                boolean first = TICKED.matcher(boxes.group(1)).matches();
+                boolean second = TICKED.matcher(boxes.group(2)).matches();
+                List<String> words = Stream.of(above.split("\\s{2,}|\\s*[/|]\\s*|\\t+"))
+                        .map(word -> word.replaceAll("[^\\p{L}\\s'\u2019]", "").strip())
+                        .filter(word -> word.length() > 1)
+                        .toList();
+                draft.judgement = words.size() == 2 ? words : List.of("True", "False");
+                draft.judgementMarked = first == second ? Optional.empty() : Optional.of(first ? 0 : 1);
+                return Optional.of(new Segment(segment.line(), segment.from(), segment.from() + boxes.start()));
+            }
+        }
+        return Optional.empty();
+    }
+
     private Segment withoutJudgement(Draft draft, Segment segment) {
         String text = source.text(segment);
         if (isOneOfSeveralJudged(draft, segment)) {
             return segment;
+        }
+        Optional<Segment> unboxed = withoutBoxes(draft, segment);
+        if (unboxed.isPresent()) {
+            return unboxed.get();
         }
         Matcher room = ROOM_BEHIND_PAIR.matcher(text);
         if (text.indexOf('_') > 0
