@@ -6,7 +6,7 @@ import java.util.regex.Pattern;
 
 /**
  * "Q: …" and below it "A: …", "P. …" and "R. …": the first letters of the words for question and answer, in turn. Where the letter
- * behind that of the answers never begins a line, it letters no options.
+ * behind that of the answers never begins a line, it letters no options. The whole word may announce the answers, "Ans: …".
  */
 final class AnswerLetters {
 
@@ -19,10 +19,12 @@ final class AnswerLetters {
     private final Pattern asked;
     private final Pattern answered;
     private final Pattern next;
+    private final Pattern before;
 
     private AnswerLetters(List<Cues> all, String[] letters, String sign) {
         this.all = all;
         asked = labelled(letters[0], sign);
+        before = labelled(String.valueOf((char) (letters[0].charAt(0) - 1)), sign);
         answered = labelled(letters[1], sign);
         next = labelled(String.valueOf((char) (letters[1].charAt(0) + 1)), sign);
     }
@@ -46,10 +48,15 @@ final class AnswerLetters {
     private boolean takeTurns() {
         int answers = 0;
         boolean open = false;
+        // "C. …" above "D. …" letters options, and "Q. 21 …" has a number.
+        boolean alone = all.stream()
+                .noneMatch(cues -> begins(cues, before)
+                        || begins(cues, asked)
+                                && Character.isDigit(cues.line().text().charAt(end(cues, asked))));
         for (Cues cues : all) {
             if (begins(cues, asked)) {
                 open = true;
-            } else if (begins(cues, answered)) {
+            } else if (begins(cues, answered) || open && alone && cues.announces(Cues.Announces.KEY)) {
                 answers++;
                 if (!open) {
                     return false;

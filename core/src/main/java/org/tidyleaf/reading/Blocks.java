@@ -94,7 +94,8 @@ record Blocks(Map<Integer, Kind> byPiece) {
             case WORDS -> new Step(Role.WORDS, false, inside);
             case OFFERED -> new Step(Role.WORDS, false, Step.OUTSIDE);
             case GAP_ANSWER, PAIR_KEY, STEP_PLACE -> new Step(Role.KEY, false, inside);
-            case SCALE, TABLE_HEAD, ANSWER_GRID -> new Step(Role.ASIDE, false, from.option());
+            case SCALE -> new Step(Role.ASIDE, false, Step.OUTSIDE);
+            case TABLE_HEAD, ANSWER_GRID -> new Step(Role.ASIDE, false, from.option());
             case PASSAGE -> new Step(Role.STIMULUS, false, Step.OUTSIDE);
             case PASSAGE_ON -> new Step(Role.STIMULUS, true, Step.OUTSIDE);
             case GAPPED, LISTED -> new Step(Role.STEM, true, 0);

@@ -7,11 +7,12 @@ import java.util.stream.Stream;
 
 /**
  * "Tools / easy / 1 pt" below question after question: topic, difficulty and points of each in one line, parted by strokes or dots,
- * are the author's labels.
+ * or each in brackets of its own, are the author's labels.
  */
 final class LabelsInStrokes {
 
-    private static final Pattern STROKE = Pattern.compile("\\s+[/|\u00b7\u2022\u2013\u2014]\\s+|\\s*;\\s+");
+    private static final Pattern STROKE =
+            Pattern.compile("\\s+[/|\u00b7\u2022\u2013\u2014]\\s+|\\s*;\\s+|\\]\\s*\\[|\\)\\s*\\(");
 
     private static final int FEWEST_PARTS = 2;
     private static final int MOST_PARTS = 6;
@@ -24,7 +25,7 @@ final class LabelsInStrokes {
 
     /** Makes such lines labels. */
     static void mark(List<Cues> all) {
-        List<Integer> found = IntStream.range(1, all.size())
+        List<Integer> found = IntStream.range(0, all.size())
                 .filter(i -> isFree(all.get(i)) && isLine(all.get(i).text()))
                 .boxed()
                 .toList();
