@@ -7,12 +7,11 @@ import java.util.stream.Stream;
 
 /**
  * "Tools / easy / 1 pt" below question after question: topic, difficulty and points of each in one line, parted by strokes or dots,
- * or each in brackets of its own, are the author's labels.
+ * or each in square brackets of its own, are the author's labels.
  */
 final class LabelsInStrokes {
 
-    private static final Pattern STROKE =
-            Pattern.compile("\\s+[/|\u00b7\u2022\u2013\u2014]\\s+|\\s*;\\s+|\\]\\s*\\[|\\)\\s*\\(");
+    private static final Pattern STROKE = Pattern.compile("\\s+[/|\u00b7\u2022\u2013\u2014]\\s+|\\s*;\\s+|\\]\\s*\\[");
 
     private static final int FEWEST_PARTS = 2;
     private static final int MOST_PARTS = 6;

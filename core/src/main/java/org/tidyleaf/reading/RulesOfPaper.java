@@ -15,7 +15,7 @@ final class RulesOfPaper {
     private RulesOfPaper() {}
 
     static void mark(List<Cues> all) {
-        for (int i = 0; i < all.size() && !isQuestion(all.get(i)); i++) {
+        for (int i = 0; i < all.size() && !mayAsk(all.get(i)); i++) {
             Cues cues = all.get(i);
             boolean several = cues.labels().isEmpty()
                     && cues.is(Trait.ENDS_SENTENCE)
@@ -43,6 +43,10 @@ final class RulesOfPaper {
                 return;
             }
         }
+    }
+
+    private static boolean mayAsk(Cues cues) {
+        return !cues.labels().isEmpty() || cues.margin().isPresent() || cues.is(Trait.QUESTION_MARK);
     }
 
     private static boolean isQuestion(Cues cues) {
