@@ -62,6 +62,8 @@ final class Surroundings {
     private final boolean[] onlyNumber;
     private final double[] flow;
     private final boolean[] wrappedGap;
+    private static final int FEWEST_OF_SENTENCE = 6;
+
     private final boolean[] belowBareNumber;
     private final boolean[] topLine;
     private final boolean[] pairOver;
@@ -97,7 +99,7 @@ final class Surroundings {
             Cues cues = all.get(i);
             stemLabel[i] = habits.stemLabel(cues).isPresent();
             chained[i] = habits.chained().contains(i);
-            onlyNumber[i] = BareOptions.isOnlyNumber(cues, habits) && !clozes.contains(i);
+            onlyNumber[i] = BareOptions.isOnlyNumber(cues, habits) && !clozes.contains(i) || isRoomOverSentence(i);
             // What is a part or a head for certain offers nothing, though options elsewhere are lettered like it.
             boolean other = habits.parts().contains(i)
                     || habits.lettered().contains(i)
@@ -309,6 +311,24 @@ final class Surroundings {
     /** "… and reaches the halt at" breaks before its gap. */
     boolean isWrappedGap(int index) {
         return wrappedGap[index];
+    }
+
+    /** "1   ______" over a whole sentence: room for what is said of it. */
+    private boolean isRoomOverSentence(int index) {
+        Cues cues = all.get(index);
+        if (!habits.chained().contains(index) || !cues.is(Trait.GAP) || index + 1 >= all.size()) {
+            return false;
+        }
+        Cues below = all.get(index + 1);
+        return below.labels().isEmpty()
+                && below.lead().isEmpty()
+                && below.is(Trait.ENDS_SENTENCE)
+                && below.words().size() >= FEWEST_OF_SENTENCE
+                && habits.stemLabel(cues)
+                        .map(label ->
+                                HabitFinder.textBehind(cues, label, habits).strip())
+                        .filter(text -> text.matches("[_.\u2026]{3,}|\\[\\s{2,}]"))
+                        .isPresent();
     }
 
     /** "Question 3", "Type: choice", "Points: 2", and only then what is asked. */
