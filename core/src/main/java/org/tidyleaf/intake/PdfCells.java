@@ -71,9 +71,12 @@ final class PdfCells {
     private static boolean isCutWord(PdfRow above, PdfRow row, float right) {
         boolean word = above.glyphs().size() > 1 && above.spaced().codePoints().allMatch(Character::isLetter);
         PdfPage.Glyph next = row.glyphs().get(0);
-        return word
-                && Character.isLowerCase(next.text().codePointAt(0))
-                && above.right() + next.width() > right - PADDING;
+        // The full stop of a word that fills its cell stands alone below it.
+        boolean stop = row.glyphs().size() == 1 && ".,;:!?".contains(next.text());
+        return word && stop
+                || word
+                        && Character.isLowerCase(next.text().codePointAt(0))
+                        && above.right() + next.width() > right - PADDING;
     }
 
     /** "faux-" over "bourdon". */

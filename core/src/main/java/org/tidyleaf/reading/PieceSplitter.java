@@ -72,6 +72,9 @@ final class PieceSplitter {
     private static final Pattern WHOLE_SENTENCES = Pattern.compile(
             "[(\\[]?[a-b][).\\]]\\s+\\p{Lu}\\S*\\s\\S+.*[.?!]\\s*(?:[(\\[]\\d{1,2}(?:\\s?\\p{L}{1,8}\\.?)?[)\\]])?\\s*");
 
+    private static final Pattern FIRST_TASK =
+            Pattern.compile("\\p{L}{2}[.?!]\\s{1,3}([(\\[]a[)\\]]\\s+)(?=\\p{Lu}[^.?!]{3,200}[.?!]\\s*$)");
+
     private static final Pattern FEW_WORDS =
             Pattern.compile("[(\\[]?[A-Ba-b][).\\]]\\s+[^.?!:;()\\s]+(?:\\s[^.?!:;()\\s]+){0,4}\\s*");
 
@@ -177,8 +180,28 @@ final class PieceSplitter {
                 .filter(first -> first.ordinal() == 1)
                 .filter(first -> goesOnBelow(source, line.number() + 1, first))
                 .findFirst()
+                .or(() -> firstTask(source, line))
                 .map(first -> List.of(first.from()))
                 .orElse(cuts);
+    }
+
+    /** "4) A drawer is 12 cm high. (a) Find its volume." over "(b) How many …": a whole sentence behind another. */
+    private static Optional<Label> firstTask(Source source, Line line) {
+        Matcher task = FIRST_TASK.matcher(line.text());
+        boolean numbered =
+                STARTS_WITH_NUMBER.matcher(line.text().stripLeading()).lookingAt();
+        return numbered && task.find()
+                ? LabelFinder.lettersAt(line.text(), task.start(1), line.text().length()).stream()
+                        .filter(first -> beginsBelow(source, line.number() + 1, first))
+                        .findFirst()
+                : Optional.empty();
+    }
+
+    /** Whether the next line begins with the second part. */
+    private static boolean beginsBelow(Source source, int line, Label first) {
+        String below = source.line(line).text();
+        return LabelFinder.find(below, 0, below.length()).stream()
+                .anyMatch(label -> label.shape().equals(first.shape()) && label.ordinal() == 2);
     }
 
     /** "(c) (i) What …" with "(ii) …" soon below it: the first numeral begins behind the letter. */
