@@ -40,9 +40,19 @@ final class LinesSetApart {
                 asked += goesOn ? 0 : 1;
             }
         }
-        for (int place : asked >= FEWEST ? answers : List.<Integer>of()) {
+        boolean enough = asked >= FEWEST || asked > 0 && sign != Emphasis.BOLD && areSomeOptionsMarked();
+        for (int place : enough ? answers : List.<Integer>of()) {
             all.set(place, all.get(place).asAnswer());
         }
+    }
+
+    /** Some lettered or bulleted lines are in the same colour and others are not: one such answer will do. */
+    private boolean areSomeOptionsMarked() {
+        List<Cues> listed = all.stream()
+                .filter(cues -> cues.has(Label.Kind.LETTER) || cues.has(Label.Kind.BULLET) || cues.has(Label.Kind.BOX))
+                .toList();
+        long marked = listed.stream().filter(cues -> cues.isMostly(sign)).count();
+        return marked >= FEWEST && marked < listed.size();
     }
 
     /** Some of the lettered lines are set apart, most are not. */
