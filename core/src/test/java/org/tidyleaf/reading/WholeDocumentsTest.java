@@ -61,6 +61,16 @@ class WholeDocumentsTest {
         }
     }
 
+    /** "Outcome | LO1" below a stem is said of that question, though the next table begins right behind it. */
+    @Test
+    void aFieldIsItsOwnQuestionsLabel() throws IOException, IntakeException {
+        Reading bank = read(folder().resolve("items-over-field-tables.docx"));
+        assertThat(bank.questions())
+                .extracting(read ->
+                        read.question().particulars().settings().labels().get(0))
+                .containsExactly("Outcome: LO1", "Outcome: LO2", "Outcome: LO1");
+    }
+
     /** Common practice: a locale must not change what is read; Turkish is the one that changes letters. */
     @Test
     void aLocaleChangesNothing() throws IOException, IntakeException {
