@@ -23,7 +23,7 @@ final class ClozeExercises {
 
     private ClozeExercises() {}
 
-    /** Takes the number from such directions. */
+    /** Takes the number from such directions, which then begin the text. */
     static void unlabel(List<Cues> all) {
         if (all.stream().noneMatch(cues -> cues.is(Trait.CLOZE))) {
             return;

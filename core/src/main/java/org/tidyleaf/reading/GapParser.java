@@ -45,8 +45,8 @@ final class GapParser {
     private static final Pattern FOR_EXAMPLE = Vocabulary.pattern(Vocabulary.ALL.either("for_example") + "[.:]?\\s+");
 
     /** "Any two from: wax; propolis; pollen": each gap takes any of them. */
-    private static final Pattern ANY_OF = Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("any_of")
-            + "\\s*:?\\s*(?<said>[^:]{3,300}?(?:[;,/]\\s*[^;:]{2,60}){1,20}?)\\W*");
+    private static final Pattern ANY_OF =
+            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("any_of") + "\\s*:?\\s*(?<said>[^:]{3,600})");
 
     private static final int MOST_LETTERS_APART = 2;
     private static final int FEWEST_ALIKE = 3;
@@ -55,14 +55,9 @@ final class GapParser {
 
     /** For each of the gaps the accepted spellings; empty lists where the text is empty or has too few answers. */
     static List<List<String>> accepted(String text, int gaps) {
-        Matcher any = ANY_OF.matcher(text);
-        if (gaps > 1 && any.matches()) {
-            String said = any.group("said");
-            String separator = said.indexOf(';') >= 0 ? "\\s*;\\s*" : "\\s*[,/]\\s*";
-            List<String> one = Stream.of(said.split(separator))
-                    .flatMap(part -> spellings(part.strip()).stream())
-                    .toList();
-            return one.size() < gaps ? Collections.nCopies(gaps, List.of()) : Collections.nCopies(gaps, one);
+        List<String> any = gaps > 1 ? anyOf(text) : List.of();
+        if (any.size() >= gaps && gaps > 1) {
+            return Collections.nCopies(gaps, any);
         }
         List<List<String>> result = new ArrayList<>();
         List<String> parts = gaps == 1 ? List.of(text) : parts(text, gaps);
@@ -94,6 +89,18 @@ final class GapParser {
         }
         result.add(spellings(from < 0 ? "" : text.substring(from)));
         return Optional.of(result);
+    }
+
+    /** What stands behind "any two from"; empty where nothing says so. */
+    private static List<String> anyOf(String text) {
+        Matcher any = ANY_OF.matcher(text);
+        if (!any.matches()) {
+            return List.of();
+        }
+        String said = any.group("said").replaceAll("[\\s.]+$", "");
+        return Stream.of(said.split(said.indexOf(';') >= 0 ? "\\s*;\\s*" : "\\s*[,/]\\s*"))
+                .flatMap(part -> spellings(part.strip()).stream())
+                .toList();
     }
 
     private static List<String> parts(String text, int gaps) {

@@ -38,7 +38,7 @@ final class KeyListReader {
     private static final Pattern WORDS_OF_PART =
             Pattern.compile("([A-H]|[IVX]{1,4})\\s*[:.]\\s+(\\p{L}[^\\d:,;]*(?:[,;]\\s*\\p{L}[^\\d:,;]*)+)");
 
-    private static final Pattern MARKS = Pattern.compile("(?:\\t\\s*|\\s{4,})[(\\[]?\\d{1,2}[)\\]]?\\s*$");
+    private static final Pattern MARKS = Pattern.compile("(?<!\\s)(?:\\t\\s*|\\s{4,})[(\\[]?\\d{1,2}[)\\]]?\\s*$");
 
     /** "2 (a)   11.5 (kg)   1". */
     private static final Pattern ANSWER_WITH_MARKS =
@@ -56,6 +56,8 @@ final class KeyListReader {
             Vocabulary.pattern("[(\\[]?\\d{1,3}\\s?" + Vocabulary.ALL.either("points") + "\\b");
 
     private static final int LONGEST_HEADING = 90;
+
+    private static final int LONGEST_MARKED = 400;
 
     private final List<Cues> all;
     final List<KeyList.Item> items = new ArrayList<>();
@@ -135,6 +137,7 @@ final class KeyListReader {
                 .count();
         long worth = IntStream.range(start, all.size())
                 .filter(i -> all.get(i).piece().first()
+                        && all.get(i).line().text().length() < LONGEST_MARKED
                         && ANSWER_WITH_MARKS.matcher(all.get(i).line().text()).matches())
                 .count();
         marksBehind = worth >= SEVERAL && worth * 4 >= lines * 3;

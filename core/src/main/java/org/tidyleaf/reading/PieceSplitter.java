@@ -64,6 +64,9 @@ final class PieceSplitter {
     private static final Pattern ANNOUNCED_KEY = Vocabulary.pattern(
             "\\W*" + Vocabulary.ALL.either("answer", "list") + "(?:\\s*[:=]|\\s+(?=[(\\[]?\\w{1,2}[.)\\]]))");
 
+    /** A longer line holds no two tasks. */
+    private static final int LONGEST_TASKS = 600;
+
     private static final Pattern LEAD = Pattern.compile("(?s).*\\p{L}{2}.*[.?!]\\s+");
 
     private static final Pattern ASKED = Pattern.compile("(?s).*\\p{L}{2}.*\\?\\s+");
@@ -429,6 +432,9 @@ final class PieceSplitter {
 
     /** "… 12 cm high. (a) Find its volume. (b) Find …?": whole sentences behind one; "Which is longer? (a) a metre (b) a yard". */
     private static boolean areTwoBehindSentence(String text, List<Integer> starts) {
+        if (text.length() > LONGEST_TASKS) {
+            return false;
+        }
         String lead = text.substring(0, starts.get(0));
         String first = text.substring(starts.get(0), starts.get(1));
         String second = text.substring(starts.get(1));

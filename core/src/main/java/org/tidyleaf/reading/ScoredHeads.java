@@ -14,6 +14,8 @@ final class ScoredHeads {
     /** One alone is a place for the whole paper's score. */
     private static final int FEWEST = 2;
 
+    private static final int LONGEST = 200;
+
     private ScoredHeads() {}
 
     static void mark(List<Cues> all) {
@@ -34,6 +36,7 @@ final class ScoredHeads {
                 && !cues.is(Trait.OFF_BODY)
                 && !cues.is(Trait.FILL_IN)
                 && cues.number().isEmpty()
+                && cues.text().length() < LONGEST
                 && HEAD.matcher(cues.text()).matches();
     }
 }

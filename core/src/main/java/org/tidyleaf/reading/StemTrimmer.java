@@ -66,7 +66,8 @@ final class StemTrimmer {
 
     private static final String BOX = "([\u2610\u25a1\u2611\u2612]|\\[\\s?[xX]?\\s?]|\\(\\s?[xX]?\\s?\\))";
 
-    private static final Pattern BOXES_BEHIND = Pattern.compile("\\s{2,}" + BOX + "\\s{1,30}" + BOX + "\\s*$");
+    private static final Pattern BOXES_BEHIND =
+            Pattern.compile("(?<!\\s)\\s{2,90}" + BOX + "\\s{1,30}" + BOX + "\\s*$");
 
     private static final Pattern TICKED = Pattern.compile("[\u2611\u2612]|.*[xX].*");
 
@@ -74,7 +75,7 @@ final class StemTrimmer {
     private static final int FARTHEST_WORDS = 30;
 
     private static final Pattern ROOM_BEHIND_PAIR =
-            Pattern.compile("[:.]?\\s{0,9}_{2,}\\s{0,3}(\\p{L}{0,10})\\s{0,3}_*+\\s*$");
+            Pattern.compile("[:.]?\\s{0,9}(?<!_)_{2,}+\\s{0,3}(\\p{L}{0,10})\\s{0,3}_*+\\s*$");
 
     private static final Pattern ROOM_ONLY =
             Pattern.compile("\\s*(?:[\u2610\u25a1]|\\[\\s*]|\\(\\s*\\)|[_.\u2026]{3,})\\s*");
@@ -138,10 +139,9 @@ final class StemTrimmer {
             rest = new Segment(rest.line(), rest.from() + before.end(), rest.to());
         }
         Matcher again = NUMBER_AGAIN.matcher(source.text(rest));
-        // "(2) ____ … (3) ____" in question 3 are gaps that it counts.
-        boolean counts =
-                draft.stem.stream().anyMatch(part -> GapSigns.count(source.text(part)) > 0) || countsOn(draft, segment);
-        if (draft.words.isEmpty() && !counts && again.find() && again.group(1).equals(draft.number)) {
+        boolean roomAgain =
+                draft.words.isEmpty() && again.find() && again.group(1).equals(draft.number);
+        if (roomAgain && !countsGaps(draft, segment)) {
             draft.writing.add(segment.line());
             String sentence = source.text(rest).substring(0, again.start());
             rest = new Segment(
@@ -158,8 +158,11 @@ final class StemTrimmer {
         return rest;
     }
 
-    /** "(1) ____" in question 1, and soon below it "(2) ____". */
-    private boolean countsOn(Draft draft, Segment segment) {
+    /** "(2) ____ … (3) ____" in question 3, or "(1) ____" in question 1 with "(2) ____" soon below it: gaps that it counts. */
+    private boolean countsGaps(Draft draft, Segment segment) {
+        if (draft.stem.stream().anyMatch(part -> GapSigns.count(source.text(part)) > 0)) {
+            return true;
+        }
         if (!draft.number.matches("\\d{1,3}")) {
             return false;
         }
