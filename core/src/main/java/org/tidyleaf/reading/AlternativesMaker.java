@@ -1,7 +1,6 @@
 package org.tidyleaf.reading;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -19,8 +18,6 @@ import org.tidyleaf.source.Emphasis;
 /** Options within the sentence: "Drones (has / have / having) no sting.", "One inch is: 2.54 cm; 12 cm; 25 cm." */
 final class AlternativesMaker {
 
-    static final Pattern BRACKETS =
-            Pattern.compile("[(\\[]\\s*([^()\\[\\]/|]{1,30}(?:\\s*[/|]\\s*[^()\\[\\]/|]{1,30}){1,4})\\s*[)\\]]");
     /** "(smoker, veil, fork)". */
     private static final Pattern COMMAS =
             Pattern.compile("[(\\[]\\s*([^()\\[\\],/|]{1,30}(?:,\\s*[^()\\[\\],/|]{1,30}){2,4})\\s*[)\\]]");
@@ -31,18 +28,13 @@ final class AlternativesMaker {
 
     private static final Pattern BEHIND_COLON =
             Pattern.compile("(.{5,}[:?])\\s*([^:;?]{1,50}(?:;\\s+[^:;?]{1,50}){1,5}?)[.]?");
-    /** "is long / longer than": single words with a stroke between. */
-    private static final Pattern SLASHED = Pattern.compile("[\\p{L}'\u2019]+(?:\\s/\\s[\\p{L}'\u2019]+)+");
-
     /** "2 m or 2 yards" and nothing else; "Either describe … or draw …" tells what to do. */
     private static final Pattern EITHER_OR = Vocabulary.pattern("(?!" + Vocabulary.ALL.either("either")
             + "\\s)([^.?!:;,]{1,30}?)\\s+" + Vocabulary.ALL.either("or") + "\\s+([^.?!:;,]{1,30})");
 
     private static final Pattern STATEMENT_AROUND = Pattern.compile("\\p{Lu}[^.?!]*\\([^()]*\\)\\s\\p{Ll}[^.?!]*\\.");
 
-    private static final int FEWEST_LISTED = 3;
     private static final int MOST_WORDS = 6;
-    private static final int LONGEST_LISTED = 30;
     private static final Pattern CHOOSE = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("pick") + "\\b");
 
     private static final Pattern DASHED_BEHIND_COLON =
@@ -68,9 +60,9 @@ final class AlternativesMaker {
         if (particulars.stem().gapCount() > 0 || stem.isEmpty()) {
             return Optional.empty();
         }
-        Matcher brackets = BRACKETS.matcher(stem);
+        Matcher brackets = Alternatives.BRACKETS.matcher(stem);
         if (brackets.find()) {
-            List<String> words = split(brackets.group(1), "[/|]");
+            List<String> words = Alternatives.split(brackets.group(1), "[/|]");
             if (brackets.find()) {
                 boolean asked =
                         CHOOSE.matcher(said).find() || CHOOSE.matcher(stem).find();
@@ -81,7 +73,7 @@ final class AlternativesMaker {
         }
         Matcher commas = TWO_WORDS.matcher(stem);
         if (CHOOSE.matcher(said).find() && commas.find()) {
-            List<String> words = split(commas.group(1), ",");
+            List<String> words = Alternatives.split(commas.group(1), ",");
             if (!commas.find()) {
                 return choice(particulars, words, key, said);
             }
@@ -102,9 +94,9 @@ final class AlternativesMaker {
         if (!phrases.isEmpty()) {
             return choice(particulars, phrases, key, said);
         }
-        Matcher slashed = SLASHED.matcher(stem);
+        Matcher slashed = Alternatives.SLASHED.matcher(stem);
         if (slashed.find() && !slashed.group().equals(stem)) {
-            List<String> words = split(slashed.group(), "/");
+            List<String> words = Alternatives.split(slashed.group(), "/");
             return slashed.find() ? Optional.empty() : choice(particulars, words, key, said);
         }
         Matcher behind = BEHIND_COLON.matcher(stem);
@@ -112,7 +104,7 @@ final class AlternativesMaker {
             return Optional.empty();
         }
         Particulars asked = particulars.withStem(Prose.of(behind.group(1)));
-        return choice(asked, split(behind.group(2).replaceAll("[.]$", ""), ";"), key, said);
+        return choice(asked, Alternatives.split(behind.group(2).replaceAll("[.]$", ""), ";"), key, said);
     }
 
     /** "Wax is for building:  combs – the roof – the door", where the heading says that one is to be chosen. */
@@ -124,8 +116,9 @@ final class AlternativesMaker {
         if (!list.matches() || !CHOOSE.matcher(said + " " + list.group(1)).find()) {
             return Optional.empty();
         }
-        List<String> words = split(list.group(2).replaceAll("[.]\\s*$", ""), "\\s+[\u2013\u2014/-]\\s+|,\\s+");
-        return words.size() < FEWEST_LISTED
+        List<String> words =
+                Alternatives.split(list.group(2).replaceAll("[.]\\s*$", ""), "\\s+[\u2013\u2014/-]\\s+|,\\s+");
+        return words.size() < Alternatives.FEWEST_LISTED
                 ? Optional.empty()
                 : choice(particulars.withStem(particulars.stem().cut(0, list.end(1))), words, key, said);
     }
@@ -135,13 +128,13 @@ final class AlternativesMaker {
         String typed = particulars.stem().typed();
         Matcher commas = COMMAS.matcher(typed);
         boolean listed = CHOOSE.matcher(said).find() && commas.find();
-        Matcher brackets = listed ? commas.reset() : BRACKETS.matcher(typed);
+        Matcher brackets = listed ? commas.reset() : Alternatives.BRACKETS.matcher(typed);
         boolean last = brackets.find() && typed.substring(brackets.end()).isBlank() && brackets.start() > 0;
-        List<String> words = last ? split(brackets.group(1), listed ? "," : "[/|]") : List.of();
+        List<String> words = last ? Alternatives.split(brackets.group(1), listed ? "," : "[/|]") : List.of();
         int right = key.text().map(String::strip).map(words::indexOf).orElse(-1);
         boolean asked = key.text().isEmpty()
                 && (CHOOSE.matcher(said).find() || CHOOSE.matcher(typed).find());
-        if (words.size() < FEWEST_LISTED || words.contains("") || right < 0 && !asked) {
+        if (words.size() < Alternatives.FEWEST_LISTED || words.contains("") || right < 0 && !asked) {
             return Optional.empty();
         }
         Prose sentence = particulars
@@ -179,47 +172,11 @@ final class AlternativesMaker {
     }
 
     private static void addChoice(StringBuilder run, Set<Emphasis> look, List<List<String>> found) {
-        List<String> words = split(run.toString(), "\\s*[/|]\\s*");
+        List<String> words = Alternatives.split(run.toString(), "\\s*[/|]\\s*");
         if (!look.isEmpty() && words.size() > 1 && words.size() <= MOST_WORDS && !words.contains("")) {
             found.add(words);
         }
         run.setLength(0);
-    }
-
-    /** The place of the only word that is printed otherwise than the rest, or -1. */
-    static int setApart(Prose stem, List<String> words) {
-        List<Integer> marked = new ArrayList<>();
-        for (int i = 0; i < words.size(); i++) {
-            String word = words.get(i);
-            boolean apart = stem.parts().stream()
-                    .anyMatch(part -> part instanceof Inline.Text text
-                            && !text.emphasis().isEmpty()
-                            && text.text().strip().equals(word));
-            if (apart) {
-                marked.add(i);
-            }
-        }
-        return marked.size() == 1 ? marked.get(0) : -1;
-    }
-
-    /** Whether a sentence has words to choose among, in brackets or parted by a stroke. */
-    static boolean hasAlternatives(String text) {
-        Matcher slashed = SLASHED.matcher(text);
-        return BRACKETS.matcher(text).find()
-                || split(text, "\\s+[\u2013\u2014-]\\s+").size() >= FEWEST_LISTED
-                || slashed.find() && slashed.group().length() < text.strip().length();
-    }
-
-    /** "queen, drone, worker, wasp" and nothing else. */
-    static boolean isListed(String text) {
-        List<String> words = split(text.replaceAll("[.]$", ""), "\\s*[,;|]\\s+");
-        return words.size() >= FEWEST_LISTED
-                && words.stream().allMatch(word -> word.length() < LONGEST_LISTED && word.split("\\s+").length < 4);
-    }
-
-    static boolean hasBrackets(String text) {
-        return (text.indexOf('/') >= 0 || text.indexOf('|') >= 0)
-                && BRACKETS.matcher(text).find();
     }
 
     /** "drone – worker – hammer": nothing but words to choose among, where the heading says so. */
@@ -231,9 +188,8 @@ final class AlternativesMaker {
                     particulars, List.of(pair.group(1).strip(), pair.group(2).strip()), key, said);
         }
         for (String separator : List.of("\\s+[\u2013\u2014-]\\s+", "\\s*[,;|]\\s+", "\\s+/\\s+", "\\s{3,}")) {
-            List<String> words = split(stem, separator);
-            boolean list = words.size() >= FEWEST_LISTED
-                    && words.stream().allMatch(word -> word.length() < LONGEST_LISTED && word.split("\\s+").length < 4);
+            List<String> words = Alternatives.split(stem, separator);
+            boolean list = Alternatives.areList(words);
             if (list && CHOOSE.matcher(said).find()) {
                 return choice(particulars, words, key, said);
             }
@@ -241,23 +197,22 @@ final class AlternativesMaker {
         return Optional.empty();
     }
 
-    private static List<String> split(String text, String separator) {
-        return Arrays.stream(text.split(separator)).map(String::strip).toList();
-    }
-
     private static Optional<Question> choice(
             Particulars particulars, List<String> words, GatheredKey key, String said) {
-        int right =
-                key.text().map(String::strip).map(words::indexOf).orElseGet(() -> setApart(particulars.stem(), words));
+        int right = key.text()
+                .map(String::strip)
+                .map(words::indexOf)
+                .orElseGet(() -> Alternatives.setApart(particulars.stem(), words));
         boolean asked = CHOOSE.matcher(said).find()
                 || CHOOSE.matcher(particulars.stem().plain()).find();
         // Nobody brackets three words or more for another reason, nor two in the middle of a statement.
-        Matcher brackets = BRACKETS.matcher(particulars.stem().plain());
+        Matcher brackets = Alternatives.BRACKETS.matcher(particulars.stem().plain());
         boolean offered = brackets.find()
                 && brackets.group().startsWith("(")
-                && (words.size() >= FEWEST_LISTED
+                && (words.size() >= Alternatives.FEWEST_LISTED
                         || areTwoWordsWithin(particulars.stem().plain(), words));
-        Set<Integer> several = right < 0 && words.size() >= FEWEST_LISTED ? several(particulars, words, key) : Set.of();
+        Set<Integer> several =
+                right < 0 && words.size() >= Alternatives.FEWEST_LISTED ? several(particulars, words, key) : Set.of();
         if (several.size() > 1 && several.size() < words.size()) {
             return Optional.of(new MultipleChoice(particulars, options(words), several));
         }
@@ -266,14 +221,14 @@ final class AlternativesMaker {
             return Optional.empty();
         }
         return Optional.of(
-                right < 0 && QuestionMaker.asksForSeveral(particulars.stem().plain())
+                right < 0 && Directions.asksForSeveral(particulars.stem().plain())
                         ? new MultipleChoice(particulars, options(words), Set.of())
                         : new SingleChoice(particulars, options(words), right < 0 ? Set.of() : Set.of(right)));
     }
 
     /** "Underline the three tools: …" with the answer "saw, rule, plane". */
     private static Set<Integer> several(Particulars particulars, List<String> words, GatheredKey key) {
-        return QuestionMaker.asksForSeveral(particulars.stem().plain())
+        return Directions.asksForSeveral(particulars.stem().plain())
                 ? AnswerParser.options(
                         key.text().orElse(""), words.stream().map(word -> "").toList(), words)
                 : Set.of();

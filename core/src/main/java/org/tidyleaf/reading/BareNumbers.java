@@ -50,7 +50,7 @@ final class BareNumbers {
     /** Where the answers to all questions begin, which have numbers of their own; the end where they stand elsewhere. */
     private static int answers(List<Cues> all) {
         for (int i = all.size() - 1; i > 0; i--) {
-            if (KeyListFinder.isHeading(all, i)) {
+            if (KeyHeadings.isHeading(all, i)) {
                 return i;
             }
         }

@@ -146,7 +146,7 @@ final class BareOptions {
 
     private static List<List<Integer>> groups(List<Cues> all, Habits habits) {
         List<List<Integer>> groups = new ArrayList<>();
-        Set<Integer> clozes = ClozeNumbers.find(all, habits);
+        Set<Integer> clozes = clozeNumbers(all, habits);
         for (int stem : habits.chained()) {
             if (hasGap(all.get(stem))) {
                 continue;
@@ -210,7 +210,7 @@ final class BareOptions {
                 .filter(text -> text.isEmpty()
                         || BOX.matcher(text).matches()
                         || PointsFinder.only(text).isPresent()
-                        || StemTrimmer.isTypeAndPoints(text))
+                        || TypeLabels.isTypeAndPoints(text))
                 .isPresent();
     }
 
@@ -261,5 +261,29 @@ final class BareOptions {
     private static boolean isSome(List<Integer> group, Predicate<Integer> is) {
         long some = group.stream().filter(is).count();
         return some > 0 && some < group.size();
+    }
+
+    /** The places of numbers alone that are those of gaps in the text above. */
+    static Set<Integer> clozeNumbers(List<Cues> all, Habits habits) {
+        if (all.stream().noneMatch(cues -> cues.is(Trait.CLOZE))) {
+            return Set.of();
+        }
+        // A number may end one line and its gap begin the next.
+        Set<Integer> gaps =
+                TraitFinder.numberedGaps(all.stream().map(Cues::text).collect(Collectors.joining(" ")));
+        Set<Integer> found = new HashSet<>();
+        boolean below = false;
+        for (int i = 0; i < all.size(); i++) {
+            below |= all.get(i).is(Trait.CLOZE);
+            boolean alone = below
+                    && habits.stemLabel(all.get(i))
+                            .filter(label -> gaps.contains(label.ordinal()))
+                            .isPresent()
+                    && isOnlyNumber(all.get(i), habits);
+            if (alone) {
+                found.add(i);
+            }
+        }
+        return found;
     }
 }

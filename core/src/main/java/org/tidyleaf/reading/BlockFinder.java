@@ -18,7 +18,6 @@ import org.tidyleaf.source.Cell;
 final class BlockFinder {
 
     private static final Vocabulary WORDS = Vocabulary.ALL;
-    private static final Pattern MATCH = Vocabulary.pattern("\\b" + WORDS.either("match") + "\\b");
     /** The number of a row, in a cell of its own. */
     private static final Pattern ROW_NUMBER = Pattern.compile("[(]?(\\d{1,3})[.):]?");
 
@@ -132,7 +131,8 @@ final class BlockFinder {
         }
         boolean toFill = asked
                 && !table.isEmpty()
-                && (PairTables.isHalfEmpty(all, table) || !asksToMatch(cues) && PairTables.isPartlyFilled(all, table));
+                && (PairTables.isHalfEmpty(all, table)
+                        || !Directions.asksToMatch(cues) && PairTables.isPartlyFilled(all, table));
         if (toFill) {
             table.forEach(piece -> found.put(piece, Blocks.Kind.CELL));
             return;
@@ -159,7 +159,7 @@ final class BlockFinder {
             pairs.lead(lead);
             return;
         }
-        Map<Integer, Blocks.Kind> steps = HabitFinder.asksForOrder(cues) ? StepTables.find(all, table) : Map.of();
+        Map<Integer, Blocks.Kind> steps = Directions.asksForOrder(cues) ? StepTables.find(all, table) : Map.of();
         if (!steps.isEmpty()) {
             found.putAll(steps);
             return;
@@ -177,7 +177,8 @@ final class BlockFinder {
             pairs.lead(lead);
         } else if (asked && PairLines.areDotted(all, lead + 1)) {
             pairs.pairs(lead + 1, table);
-        } else if (asksToMatch(cues) || lead > 0 && isBareNumber(lead) && asksToMatch(all.get(lead - 1))) {
+        } else if (Directions.asksToMatch(cues)
+                || lead > 0 && isBareNumber(lead) && Directions.asksToMatch(all.get(lead - 1))) {
             int choices = lists.pairingsBelow(lead + 1);
             int below = table.isEmpty() ? lead + 1 : table.get(table.size() - 1) + 1;
             if (choices > lead + 1 && choices >= below) {
@@ -196,13 +197,13 @@ final class BlockFinder {
                 && BANK.matcher(cues.text()).find()) {
             int below = lead + 1 < all.size() && all.get(lead + 1).is(Trait.POINTS_ONLY) ? lead + 2 : lead + 1;
             gaps.bank(below, tableBelow(below));
-        } else if (HabitFinder.asksForOrder(cues)
+        } else if (Directions.asksForOrder(cues)
                 && (cues.is(Trait.ENDS_SENTENCE)
                         || cues.is(Trait.COLON)
                         || cues.text().indexOf(':') < 0)
                 && isListInLine(lead + 1)) {
             found.put(lead + 1, Blocks.Kind.GAPPED);
-        } else if (HabitFinder.asksForOrder(cues) || lead > 0 && isOrderedAbove(lead)) {
+        } else if (Directions.asksForOrder(cues) || lead > 0 && isOrderedAbove(lead)) {
             steps(lead + 1);
         }
     }
@@ -221,14 +222,7 @@ final class BlockFinder {
         return number(lead).isPresent()
                 && all.get(lead).is(Trait.COLON)
                 && all.get(lead - 1).labels().isEmpty()
-                && HabitFinder.asksForOrder(all.get(lead - 1));
-    }
-
-    /** "Ordne nach der Größe" has the word of "Ordne zu" and asks for an order. */
-    static boolean asksToMatch(Cues cues) {
-        return WORDS.mentions(cues.words(), "match")
-                && MATCH.matcher(cues.text()).find()
-                && !HabitFinder.asksForOrder(cues);
+                && Directions.asksForOrder(all.get(lead - 1));
     }
 
     /** "7." and nothing else: what it asks stands in the heading above. */

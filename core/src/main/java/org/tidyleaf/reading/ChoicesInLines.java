@@ -74,7 +74,7 @@ final class ChoicesInLines {
     }
 
     private static boolean isChoice(Cues cues) {
-        return AlternativesMaker.hasBrackets(cues.text());
+        return Alternatives.hasBrackets(cues.text());
     }
 
     /** "the / closes / at / greenhouse / six". */

@@ -31,7 +31,7 @@ final class ClozeExercises {
         for (int i = 0; i + 2 < all.size(); i++) {
             Cues cues = all.get(i);
             boolean possible = cues.number()
-                            .filter(label -> !HabitFinder.isWorded(label.shape()))
+                            .filter(label -> !Label.isWorded(label.shape()))
                             .filter(label -> ExerciseHeads.directs(cues.line()
                                     .text()
                                     .substring(

@@ -178,7 +178,7 @@ final class CountedExercises {
     /** Where the last exercise ends: with the paper, or where its answers begin. */
     private static int end(List<Cues> all, int last) {
         for (int i = last + 1; i < all.size(); i++) {
-            if (KeyListFinder.isHeading(all, i)) {
+            if (KeyHeadings.isHeading(all, i)) {
                 return i;
             }
         }
@@ -217,7 +217,7 @@ final class CountedExercises {
     }
 
     private static boolean asksForPairsOrOrder(Cues cues) {
-        return HabitFinder.asksForOrder(cues) || BlockFinder.asksToMatch(cues);
+        return Directions.asksForOrder(cues) || Directions.asksToMatch(cues);
     }
 
     private static Optional<Label> counter(Cues cues, int ordinal) {
@@ -231,7 +231,7 @@ final class CountedExercises {
                                 .text()
                                 .substring(cues.piece().segment().from(), label.from())
                                 .isBlank())
-                        .filter(label -> label.kind() == Label.Kind.NUMBER && !HabitFinder.isWorded(label.shape())
+                        .filter(label -> label.kind() == Label.Kind.NUMBER && !Label.isWorded(label.shape())
                                 || label.kind() == Label.Kind.LETTER
                                         && Character.isLowerCase(label.printed().charAt(0)))
                         .findFirst()
@@ -280,8 +280,8 @@ final class CountedExercises {
                 || cues.text().contains("?")
                 || judged && cues.words().size() > 2
                 || ExerciseHeads.directs(said)
-                || OpenMaker.asksToExplain(said)
-                || AlternativesMaker.hasAlternatives(cues.text())
+                || Directions.asksToExplain(said)
+                || Alternatives.hasAlternatives(cues.text())
                 || PrintedPairs.endsWithPair(cues.text())
                 || PointsFinder.beside(cues.text()).isPresent();
     }

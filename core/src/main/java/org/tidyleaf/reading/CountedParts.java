@@ -108,7 +108,7 @@ final class CountedParts {
     /** Where what belongs to a head ends at last: with the next one, a heading, or the answers. */
     private static int end(List<Cues> all, int head, int next) {
         for (int i = head + 1; i < next; i++) {
-            if (all.get(i).is(Trait.HEADING) || KeyListFinder.isHeading(all, i)) {
+            if (all.get(i).is(Trait.HEADING) || KeyHeadings.isHeading(all, i)) {
                 return i;
             }
         }
@@ -117,13 +117,13 @@ final class CountedParts {
 
     /** What counts from 1 on below a head. */
     private static List<Seen> runBelow(List<Cues> all, Head head, int end) {
-        if (HabitFinder.asksForOrder(all.get(head.piece())) || BlockFinder.asksToMatch(all.get(head.piece()))) {
+        if (Directions.asksForOrder(all.get(head.piece())) || Directions.asksToMatch(all.get(head.piece()))) {
             return List.of();
         }
         for (int i = head.piece() + 1; i < end; i++) {
             for (Label label : all.get(i).labels()) {
                 if (isFirst(all.get(i), label, head.number())) {
-                    boolean pairs = all.subList(head.piece() + 1, i).stream().anyMatch(BlockFinder::asksToMatch);
+                    boolean pairs = all.subList(head.piece() + 1, i).stream().anyMatch(Directions::asksToMatch);
                     return pairs ? List.of() : run(all, i, end, label, head.number());
                 }
             }
@@ -238,8 +238,8 @@ final class CountedParts {
             boolean asks = said.contains("?")
                     || cues.is(Trait.GAP)
                     || ExerciseHeads.directs(said)
-                    || OpenMaker.asksToExplain(said)
-                    || PartSplitter.asks(said);
+                    || Directions.asksToExplain(said)
+                    || Directions.asks(said);
             asking += place || asks && !asked ? 1 : 0;
         }
         return asking * 3 >= parts.size() * 2;
@@ -259,7 +259,7 @@ final class CountedParts {
 
     /** Points, options, room or an answer of its own. */
     private static boolean hasPlace(List<Cues> all, Seen part, int next) {
-        return NestedParts.isPointed(all.get(part.piece()))
+        return PointsFinder.isPointed(all.get(part.piece()))
                 || all.subList(part.piece() + 1, next).stream()
                         .anyMatch(cues -> cues.is(Trait.WRITING_LINE)
                                 || cues.is(Trait.POINTS_ONLY)

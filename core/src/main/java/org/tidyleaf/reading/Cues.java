@@ -233,4 +233,9 @@ record Cues(
                 .map(Sign::from)
                 .orElse(piece.segment().to());
     }
+
+    /** A heading, or short and set as one. */
+    boolean looksLikeHeading() {
+        return is(Trait.SECTION_WORD) || is(Trait.HEADING) || is(Trait.SHORT) && (is(Trait.BOLD) || is(Trait.CAPITALS));
+    }
 }

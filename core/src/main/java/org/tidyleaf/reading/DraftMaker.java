@@ -75,7 +75,7 @@ final class DraftMaker {
         }
         replaceBy(Examples.setAside(List.copyOf(questions), roles, owners));
         if (!habits.parts().isEmpty()) {
-            replaceBy(NestedParts.join(List.copyOf(questions), habits.parts(), roles, owners));
+            replaceBy(PartsJoiner.join(List.copyOf(questions), habits.parts(), roles, owners));
         }
         replaceBy(DownColumnOrder.of(List.copyOf(questions), owners));
         SectionPoints.share(sections.all(), sections.said(), questions, habits.barePoints());
@@ -85,7 +85,7 @@ final class DraftMaker {
         PartSplitter splitter = new PartSplitter(source, stems, roles, owners);
         List<Draft> whole = splitter.split(questions);
         whole.forEach(draft -> {
-            SpottedErrors.offer(source, draft);
+            DraftOptions.offerSpotted(source, draft);
             RoomsInStems.restore(source, draft);
             BankBelow.take(source, draft);
         });
@@ -149,7 +149,7 @@ final class DraftMaker {
                                 && draft.stem.stream().anyMatch(part -> GapSigns.count(source.text(part)) > 0))
                         .isPresent();
                 if (!asked && step.role() == Role.WORDS && isForSeveral(index)) {
-                    sections.offer(PartsMaker.words(List.of(cues)));
+                    sections.offer(BankWords.of(List.of(cues)));
                     owners[index] = questions.size() + 1;
                     return;
                 }
@@ -232,7 +232,7 @@ final class DraftMaker {
         Segment whole = cues.piece().segment();
         boolean besideLetter =
                 !offered.isEmpty() && offered.get(offered.size() - 1).segments.isEmpty();
-        Optional<Label> label = besideLetter ? Optional.empty() : SharedOptions.label(cues);
+        Optional<Label> label = besideLetter ? Optional.empty() : LetteredLists.label(cues);
         if (label.isEmpty()) {
             offered.get(offered.size() - 1).segments.add(whole);
             return;

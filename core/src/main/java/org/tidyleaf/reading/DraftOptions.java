@@ -1,12 +1,19 @@
 package org.tidyleaf.reading;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
+import org.tidyleaf.source.Source;
 
 /** Adds options, and steps to order, to the question they belong to. */
 final class DraftOptions {
+
+    /** Fewer are no options. */
+    private static final int FEWEST_SPOTTED = 3;
 
     private static final Pattern STEP_BLANK_BEHIND =
             Pattern.compile("\\s*(?:_{2,}\\s*\\d{0,2}\\s*_*|[(\\[]\\s*\\d{0,2}\\s*[)\\]])\\s*$");
@@ -127,5 +134,21 @@ final class DraftOptions {
                 .or(() -> cues.labels().stream()
                         .filter(label -> label.kind() != Label.Kind.CODE && label.kind() != Label.Kind.NUMBER)
                         .findFirst());
+    }
+
+    /** Options of a question that has none and whose sentence holds them, over as many lines as it has. */
+    static void offerSpotted(Source source, Draft draft) {
+        List<Draft.OptionDraft> options = new ArrayList<>();
+        for (Segment part : draft.options.isEmpty() ? draft.stem : List.<Segment>of()) {
+            Line line = source.line(part.line());
+            for (SpottedErrors.Spotted spotted : SpottedErrors.in(line, part.from(), part.to(), options.size())) {
+                Draft.OptionDraft option = new Draft.OptionDraft(spotted.letter(), false);
+                option.segments.add(new Segment(line.number(), spotted.from(), spotted.to()));
+                options.add(option);
+            }
+        }
+        if (options.size() >= FEWEST_SPOTTED) {
+            draft.options.addAll(options);
+        }
     }
 }

@@ -108,7 +108,7 @@ final class DraftSections {
     private boolean headsByShape(String shape) {
         boolean overDecimals =
                 habits.stemShapes().containsKey(LabelFinder.DECIMAL_SHAPE) && !shape.equals(LabelFinder.DECIMAL_SHAPE);
-        return HabitFinder.isWorded(shape) || habits.stemShapes().containsKey(shape + ">") || overDecimals;
+        return Label.isWorded(shape) || habits.stemShapes().containsKey(shape + ">") || overDecimals;
     }
 
     /** "Exercise 3. Match the halves.": what the heading of a section asks, if it asks anything. */
@@ -130,7 +130,7 @@ final class DraftSections {
         Matcher head = LABEL.matcher(cues.line().text()).region(whole.from(), whole.to());
         // "Task 3 Write the opposites." has no sign behind its number.
         int worded = cues.number()
-                .filter(number -> HabitFinder.isWorded(number.shape()) && number.from() == whole.from())
+                .filter(number -> Label.isWorded(number.shape()) && number.from() == whole.from())
                 .map(Label::end)
                 .orElse(whole.from());
         return head.lookingAt() ? head.end() : worded;

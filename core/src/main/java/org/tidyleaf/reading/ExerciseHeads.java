@@ -44,7 +44,7 @@ final class ExerciseHeads {
                     && cues.line().layout().cell().isEmpty()
                     && !cues.is(Trait.OFF_BODY);
             for (Label label : head ? cues.labels() : List.<Label>of()) {
-                if (label.kind() == Label.Kind.NUMBER && !HabitFinder.isWorded(label.shape())) {
+                if (label.kind() == Label.Kind.NUMBER && !Label.isWorded(label.shape())) {
                     series.computeIfAbsent(label.shape(), shape -> new ArrayList<>())
                             .add(new Seen(i, label));
                 }
@@ -150,7 +150,7 @@ final class ExerciseHeads {
         List<Cues> below = all.subList(head + 1, to);
         boolean jumbled =
                 below.stream().filter(cues -> cues.text().contains(" / ")).count() > 1;
-        return has(below, 1) && has(below, 2) && (jumbled || !HabitFinder.asksForOrder(all.get(head)));
+        return has(below, 1) && has(below, 2) && (jumbled || !Directions.asksForOrder(all.get(head)));
     }
 
     private static boolean has(List<Cues> below, int number) {
@@ -160,7 +160,7 @@ final class ExerciseHeads {
                 .flatMap(cues -> cues.labels().stream())
                 .anyMatch(label -> label.kind() == Label.Kind.NUMBER
                         && label.ordinal() == number
-                        && !HabitFinder.isWorded(label.shape()));
+                        && !Label.isWorded(label.shape()));
     }
 
     private static Cues worded(Cues cues, Label label) {

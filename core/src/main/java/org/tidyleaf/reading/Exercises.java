@@ -117,13 +117,13 @@ final class Exercises {
             all.set(
                     piece,
                     head.withLabels(head.labels().stream()
-                            .filter(label -> HabitFinder.isWorded(label.shape()))
+                            .filter(label -> Label.isWorded(label.shape()))
                             .toList()));
         }
     }
 
     /** Whether there is more below a head than the answers of the whole paper. */
     private static boolean isOverText(List<Cues> all, int head) {
-        return head + 1 < all.size() && all.get(head + 1).lead().isEmpty() && !KeyListFinder.isHeading(all, head + 1);
+        return head + 1 < all.size() && all.get(head + 1).lead().isEmpty() && !KeyHeadings.isHeading(all, head + 1);
     }
 }

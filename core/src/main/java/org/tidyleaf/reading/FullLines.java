@@ -14,6 +14,9 @@ import org.tidyleaf.source.Line;
  */
 final class FullLines {
 
+    /** In signs: a shorter line had room for more. */
+    static final int LEAST = 60;
+
     /** In heights of a line: one that stands higher by more than that begins a new column. */
     private static final float BACK_UP = 2;
 

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.tidyleaf.reading.Cues.Trait;
 
 /** Blocks around texts with gaps: the words to fill them with, the gapped lines below those, and answers printed gap by gap. */
@@ -15,19 +14,6 @@ final class GapBlocks {
 
     private static final Pattern BANK_LINE = Pattern.compile(
             "[\\[({|]?\\s*\\S+(?:\\s\\S+)?(?:(?:\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022\u2013-]\\s+)\\S+(?:\\s\\S+)?){2,60}");
-
-    private static final Pattern WORDS_APART = Pattern.compile(
-            "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:(?:\\s{3,}|\\t+)\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,60}");
-
-    /** "wax, honey, pollen, comb" and no full stop. */
-    private static final Pattern WORDS_LISTED = Pattern.compile(
-            "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:\\s?[,;]\\s+\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){3,60}");
-
-    private static final Pattern WORDS_BOXED = Pattern.compile(
-            "[\\[({|]\\s*[^,;/|\\[\\](){}]{1,30}(?:\\s*[,;/|\u2013-]\\s+[^,;/|\\[\\](){}]{1,30}){2,60}\\s*[\\])}|]");
-
-    private static final Pattern WORDS_DASHED = Pattern.compile(
-            "\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?(?:\\s+[\u2013\u2014\u2022\u00b7/|-]\\s+\\p{L}[\\p{L}'\u2019-]*(?: [\\p{L}'\u2019-]+)?){2,60}");
 
     private final List<Cues> all;
     private final Map<Integer, Blocks.Kind> found;
@@ -72,7 +58,7 @@ final class GapBlocks {
                 && all.get(from).is(Trait.GAP)
                 && gaps > 1
                 && isLineOfWords(end)
-                && PartsMaker.words(List.of(all.get(end))).size() >= gaps;
+                && BankWords.of(List.of(all.get(end))).size() >= gaps;
         for (int i = from; below && i < end; i++) {
             found.put(i, Blocks.Kind.GAPPED);
         }
@@ -85,13 +71,7 @@ final class GapBlocks {
     boolean isLineOfWords(int piece) {
         return piece < all.size()
                 && all.get(piece).labels().isEmpty()
-                && isWords(all.get(piece).text());
-    }
-
-    /** Nothing but words, parted by signs or wide spaces. */
-    static boolean isWords(String text) {
-        return Stream.of(WORDS_APART, WORDS_BOXED, WORDS_DASHED, WORDS_LISTED)
-                .anyMatch(words -> words.matcher(text.strip()).matches());
+                && BankWords.isWords(all.get(piece).text());
     }
 
     /** A line of nothing but words, far apart, and below it lines with about as many gaps: whatever asks for it. */
@@ -99,7 +79,7 @@ final class GapBlocks {
         if (lead + 2 >= all.size() || !isLineOfWords(lead + 1)) {
             return false;
         }
-        int words = PartsMaker.words(List.of(all.get(lead + 1))).size();
+        int words = BankWords.of(List.of(all.get(lead + 1))).size();
         int gaps = gapsBelow(lead + 2, true);
         // Rows of words far apart are a table that is typed.
         boolean table = all.get(lead + 2).text().matches(".*\\S\\s{3,}\\S.*");

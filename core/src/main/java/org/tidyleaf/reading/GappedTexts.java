@@ -131,7 +131,7 @@ final class GappedTexts {
     }
 
     private static boolean hasChoices(Cues cues) {
-        return AlternativesMaker.hasBrackets(cues.text());
+        return Alternatives.hasBrackets(cues.text());
     }
 
     /** The numbers before the gaps in a line, "8 ____". */
@@ -167,7 +167,7 @@ final class GappedTexts {
         }
         // Words to choose from stand for the question that asks for them.
         Cues before = all.get(Math.max(0, from - 1));
-        boolean bank = before.line().layout().cell().isPresent() || GapBlocks.isWords(before.text());
+        boolean bank = before.line().layout().cell().isPresent() || BankWords.isWords(before.text());
         boolean counts = !bank && above == run.first() - 1 && (above > 0 || run.first() == 1);
         return counts && !isAskedBelow(all, run);
     }

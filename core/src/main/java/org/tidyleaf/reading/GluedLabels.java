@@ -80,7 +80,7 @@ final class GluedLabels {
 
     private static boolean isGlued(Cues cues) {
         return cues.number()
-                .filter(label -> !HabitFinder.isWorded(label.shape()))
+                .filter(label -> !Label.isWorded(label.shape()))
                 .filter(label -> label.end() > 0 && label.end() > cues.line().labelEnd())
                 .filter(label -> !Character.isWhitespace(cues.line().text().charAt(label.end() - 1))
                         && label.end() < cues.piece().segment().to()

@@ -36,12 +36,6 @@ final class HabitFinder {
 
     private static final Pattern MARGIN_KEY = Pattern.compile("\\s*\\(([A-H])\\)(?:\\s*\\[[^\\]]{0,80}])*\\s*");
 
-    private static final Pattern ORDER = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("order") + "\\b");
-
-    /** What a line of directions begins with. */
-    static final Pattern DIRECTIONS =
-            Vocabulary.pattern(Vocabulary.ALL.either("directions") + "(?:\\s*\\([^()]{1,24}\\))?\\s*[:.]\\s+(?=\\S)");
-
     private static final Pattern HEADING =
             Pattern.compile("(\\p{Lu}[\\p{L}]{2,20})\\s+([A-Z]?\\d{1,2}|[IVX]{1,5}|[A-Z])(?:\\s*[.:)\u2013-]|\\s|$)");
 
@@ -198,7 +192,7 @@ final class HabitFinder {
                 .orElse(0);
         chains.values()
                 .removeIf(members -> members.get(0).label().kind() == Label.Kind.CODE
-                        && !isWorded(members.get(0).label().shape())
+                        && !Label.isWorded(members.get(0).label().shape())
                         && members.size() <= numbers
                         && !countOn(members)
                         && !members.get(0).label().shape().equals(LabelFinder.DECIMAL_SHAPE));
@@ -355,26 +349,11 @@ final class HabitFinder {
                     && others
                     && !asking
                     && !beginBelowHeads(seen, chains, headings)
-                    && !isWorded(shape)) {
+                    && !Label.isWorded(shape)) {
                 chains.remove(shape);
                 options.put(shape, countInRuns(seen, Set.of()));
             }
         }
-    }
-
-    static boolean asksForOrder(Cues cues) {
-        return Vocabulary.ALL.mentions(cues.words(), "order")
-                && ORDER.matcher(cues.text()).find();
-    }
-
-    static boolean looksLikeHeading(Cues cues) {
-        return cues.is(Trait.SECTION_WORD)
-                || cues.is(Trait.HEADING)
-                || cues.is(Trait.SHORT) && (cues.is(Trait.BOLD) || cues.is(Trait.CAPITALS));
-    }
-
-    static boolean isWorded(String shape) {
-        return shape.startsWith("Q");
     }
 
     private static Set<Integer> headings(List<Cues> all, Set<Integer> chained) {
@@ -416,8 +395,8 @@ final class HabitFinder {
     private static List<Integer> directions(List<Cues> all) {
         List<Integer> places = new ArrayList<>();
         for (int i = 1; i < all.size(); i++) {
-            boolean directs = DIRECTIONS.matcher(all.get(i).text()).lookingAt();
-            if (directs && looksLikeHeading(all.get(i - 1))) {
+            boolean directs = Directions.HEAD.matcher(all.get(i).text()).lookingAt();
+            if (directs && all.get(i - 1).looksLikeHeading()) {
                 return List.of();
             }
             if (directs) {

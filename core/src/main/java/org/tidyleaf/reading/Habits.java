@@ -30,7 +30,7 @@ record Habits(
 
     /** Whether it numbers its questions; "Bonus:" alone, before one of them, is no number. */
     boolean numbersStems() {
-        return stemShapes.keySet().stream().anyMatch(shape -> !shape.equals(LabelFinder.BONUS_SHAPE));
+        return stemShapes.keySet().stream().anyMatch(shape -> !shape.equals(Label.BONUS_SHAPE));
     }
 
     boolean lettersOptions() {

@@ -69,7 +69,7 @@ final class HeadScorer {
                 (int) all.stream().takeWhile(cues -> cues.is(Trait.OFF_BODY)).count();
         this.topHead = topHead(all);
         this.directions = IntStream.range(0, all.size())
-                .filter(i -> HabitFinder.DIRECTIONS.matcher(all.get(i).text()).lookingAt())
+                .filter(i -> Directions.HEAD.matcher(all.get(i).text()).lookingAt())
                 .boxed()
                 .collect(Collectors.toSet());
         this.directionsForAll = directionsForAll();
@@ -380,7 +380,7 @@ final class HeadScorer {
     private boolean isDirection(int index) {
         Cues cues = all.get(index);
         return habits.headings().contains(index)
-                && HabitFinder.DIRECTIONS.matcher(cues.text()).lookingAt();
+                && Directions.HEAD.matcher(cues.text()).lookingAt();
     }
 
     /** The only heading of its level, above all others: the document's title; -1 where there is none such. */

@@ -22,13 +22,13 @@ final class IndentedNumbers {
     static void label(List<Cues> all) {
         Map<String, List<Seen>> series = new TreeMap<>();
         // The answers at the end count in their own way.
-        for (int i = 0; i < all.size() && !KeyListFinder.isHeading(all, i); i++) {
+        for (int i = 0; i < all.size() && !KeyHeadings.isHeading(all, i); i++) {
             Cues cues = all.get(i);
             if (cues.line().layout().cell().isPresent() || cues.is(Cues.Trait.OFF_BODY)) {
                 continue;
             }
             for (Label label : cues.labels()) {
-                if (label.kind() == Label.Kind.NUMBER && !HabitFinder.isWorded(label.shape())) {
+                if (label.kind() == Label.Kind.NUMBER && !Label.isWorded(label.shape())) {
                     series.computeIfAbsent(label.shape(), s -> new ArrayList<>())
                             .add(new Seen(i, label));
                 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.tidyleaf.question.Grid;
 import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
@@ -18,6 +19,10 @@ import org.tidyleaf.source.Segment;
 final class JudgedBullets {
 
     private static final List<String> LETTERS = List.of("True", "False");
+
+    /** "Drones sting.    F", "Drones sting. (false)", "Drones sting. ____". */
+    static final Pattern JUDGED_BEHIND = Pattern.compile("(.*[.!\\p{L}\\d\"\u201d])(?:\\t\\s*|\\s{3,}|\\s+(?=[(\\[_]))"
+            + "(?:[(\\[_]*\\s*(\\p{L}{1,12})\\s*[)\\]_]*|_{2,}|[(\\[]\\s*[)\\]])\\s*");
 
     private JudgedBullets() {}
 
@@ -50,7 +55,7 @@ final class JudgedBullets {
     private static Optional<Integer> cutBehind(Draft statement, ProseMaker prose) {
         int last = statement.stem.size() - 1;
         Segment segment = statement.stem.get(last);
-        Matcher behind = MarkedStatements.JUDGED_BEHIND.matcher(prose.raw(segment));
+        Matcher behind = JUDGED_BEHIND.matcher(prose.raw(segment));
         Optional<Integer> said = behind.matches() && behind.group(2) != null
                 ? AnswerParser.judgement(behind.group(2))
                 : Optional.empty();

@@ -123,7 +123,7 @@ final class JudgedColumns {
                     return OTHER;
                 }
                 boolean numbered = above.number().isPresent()
-                        && !HabitFinder.isWorded(above.number().get().shape());
+                        && !Label.isWorded(above.number().get().shape());
                 if (JudgedBy.in(above.text()).isPresent()) {
                     return numbered ? NUMBERED : JUDGES;
                 }

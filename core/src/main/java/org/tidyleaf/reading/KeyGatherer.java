@@ -220,7 +220,7 @@ final class KeyGatherer {
         // "(1) [go / went]": choices stand for gaps.
         int gaps = blanks > 0
                 ? blanks
-                : (int) AlternativesMaker.BRACKETS.matcher(stem).results().count();
+                : (int) Alternatives.BRACKETS.matcher(stem).results().count();
         List<String> said = new ArrayList<>();
         for (int i = 1; i <= gaps && draft.number.isEmpty() && stem.contains("(" + i + ")"); i++) {
             String gap = "(" + i + ") ";

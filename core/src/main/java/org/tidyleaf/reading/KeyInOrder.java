@@ -53,7 +53,7 @@ final class KeyInOrder {
                 List<String> answers = pieces.size() > questions + MOST_OTHERS
                         ? List.of()
                         : answers(said.toString().strip());
-                return !answers.isEmpty() && answers.size() == questions && !HabitFinder.asksForOrder(last(all, i))
+                return !answers.isEmpty() && answers.size() == questions && !Directions.asksForOrder(last(all, i))
                         ? Optional.of(list(answers, pieces, all.get(i).line().number()))
                         : Optional.empty();
             }

@@ -12,13 +12,6 @@ import org.tidyleaf.source.Cell;
 
 /** Finds where a document holds a list of answers: under a heading, in a last table, in one line, or at the very end. */
 final class KeyListFinder {
-    private static final Pattern HEADING =
-            Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("list") + "\\W*(?:\\([^)]*\\)\\W*)?");
-
-    /** "Question    Answer" over "1    b": the heads of two columns that no table keeps. */
-    private static final Pattern HEADS = Vocabulary.pattern(
-            "[\\p{L}#.]{1,12}(?:\\t|\\s{2,})\\s*" + Vocabulary.ALL.either("list", "answer") + "\\W*");
-
     /** "Part A answers", "Section 2 – Answer key": the answers of one part only. */
     static final Pattern PART_HEADING = Vocabulary.pattern("\\W*(" + Vocabulary.ALL.either("section")
             + "\\s+(?:\\d{1,2}|[A-Z]|[IVX]{1,5}))\\s*[:.)\u2013\u2014-]*\\s*" + Vocabulary.ALL.either("list") + "\\W*");
@@ -46,14 +39,12 @@ final class KeyListFinder {
 
     private static final int FEWEST_OTHERS = 2;
 
-    private static final int LONGEST_HEADING = 90;
-
     private KeyListFinder() {}
 
     /** The list at the end of a test, if it has one. */
     static KeyList find(List<Cues> all, Blocks blocks) {
         for (int i = all.size() - 1; i > 0; i--) {
-            if (isHeading(all, i)) {
+            if (KeyHeadings.isHeading(all, i)) {
                 KeyListReader reader = new KeyListReader(all);
                 reader.readFrom(i + 1);
                 if (reader.isConvincing(i)) {
@@ -72,21 +63,10 @@ final class KeyListFinder {
                 .orElse(KeyList.NONE);
     }
 
-    /** "Answer key" and nothing else. */
-    static boolean isHeading(List<Cues> all, int piece) {
-        Cues cues = all.get(piece);
-        return cues.text().length() < LONGEST_HEADING
-                && cues.labels().isEmpty()
-                && cues.line().layout().cell().isEmpty()
-                && !WrappedWords.isRestOfSentence(all, piece)
-                && (HEADING.matcher(cues.text()).matches()
-                        || HEADS.matcher(cues.text()).matches());
-    }
-
     /** From the first heading of a part's answers on, where everything below it is an answer. */
     private static Optional<KeyList> byPartHeadings(List<Cues> all) {
         for (int i = 1; i < all.size(); i++) {
-            boolean possible = all.get(i).text().length() < LONGEST_HEADING
+            boolean possible = all.get(i).text().length() < KeyHeadings.LONGEST
                     && Vocabulary.ALL.mentions(all.get(i).words(), "list")
                     && PART_HEADING.matcher(all.get(i).text()).matches();
             if (possible) {
@@ -119,8 +99,7 @@ final class KeyListFinder {
         }
         boolean named = pieces.stream().anyMatch(piece -> {
             Cues cues = all.get(piece);
-            return cues.line().layout().cell().orElseThrow().column() == 0
-                    && HEADING.matcher(cues.text()).matches();
+            return cues.line().layout().cell().orElseThrow().column() == 0 && KeyHeadings.names(cues.text());
         });
         boolean headed = pieces.stream().anyMatch(piece -> {
             Cues cues = all.get(piece);

@@ -268,7 +268,7 @@ final class KeyListReader {
         String text =
                 cues.line().text().substring(cues.piece().segment().from()).strip();
         boolean full = piece > 0
-                && (all.get(piece - 1).line().text().length() > NumberedAnswers.FULL_LINE
+                && (all.get(piece - 1).line().text().length() > FullLines.LEAST
                         || all.get(piece - 1).is(Cues.Trait.FULL));
         Optional<PartAnswers.Said> said = parts.read(text, heading, full);
         said.filter(found -> !found.before().isEmpty() && !items.isEmpty()).ifPresent(found -> {
@@ -301,7 +301,7 @@ final class KeyListReader {
         StringBuilder below = new StringBuilder();
         String last = text;
         int at = piece + 1;
-        while (at < all.size() && last.length() > NumberedAnswers.FULL_LINE) {
+        while (at < all.size() && last.length() > FullLines.LEAST) {
             Cues cues = all.get(at);
             boolean further = isSameLine(at);
             boolean wraps =

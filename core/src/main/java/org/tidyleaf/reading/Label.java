@@ -13,12 +13,20 @@ import java.util.regex.Pattern;
  */
 record Label(Kind kind, int ordinal, String printed, String shape, int from, int end) {
 
+    /** The shape of "2.1". */
+    /** Of "Bonus:" before a question. */
+    static final String BONUS_SHAPE = "Qbonus";
+
     private static final Pattern TICKED =
             Pattern.compile("[\u2611\u2612]|[\\[(]\\s?[xX*\u2713\u2714\u2022\u25cf]\\s?[\\])]");
 
     /** The same label as one of another series. */
     Label ofShape(String other) {
         return new Label(kind, ordinal, printed, other, from, end);
+    }
+
+    static boolean isWorded(String shape) {
+        return shape.startsWith("Q");
     }
 
     /** Whether it is a box with a tick or a cross in it. */

@@ -49,10 +49,6 @@ final class LabelFinder {
     private static final Pattern CODE = Pattern.compile(
             "((?=[A-Z0-9.-]*\\d)(?=[A-Z0-9.-]*[A-Z])[A-Z0-9]{2,8}(?:[.-][A-Z0-9]{1,6})?)[.):]?(\\s+|$)");
 
-    /** The shape of "2.1". */
-    /** Of "Bonus:" before a question. */
-    static final String BONUS_SHAPE = "Qbonus";
-
     static final String DECIMAL_SHAPE = "code 9.9";
 
     private static final Pattern DECIMAL = Pattern.compile(
@@ -173,7 +169,7 @@ final class LabelFinder {
         }
         Matcher bonus = at(BONUS, text, at, end);
         if (bonus.lookingAt()) {
-            labels.add(new Label(Label.Kind.CODE, 0, bonus.group(1), BONUS_SHAPE, at, bonus.end()));
+            labels.add(new Label(Label.Kind.CODE, 0, bonus.group(1), Label.BONUS_SHAPE, at, bonus.end()));
         }
         Matcher question = at(WORDED_QUESTION, text, at, end);
         if (question.lookingAt()) {

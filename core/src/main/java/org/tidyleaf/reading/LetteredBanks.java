@@ -2,7 +2,6 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -90,32 +89,6 @@ final class LetteredBanks {
         return banks;
     }
 
-    /** The words or sentences by their letters, in their order; empty where the lines are not lettered on from the first. */
-    static Map<String, String> lettered(List<Cues> lines) {
-        Map<String, String> words = new LinkedHashMap<>();
-        String last = "";
-        for (Cues line : lines) {
-            boolean besideLetter = !last.isEmpty() && words.get(last).isEmpty();
-            Optional<Label> label = besideLetter ? Optional.empty() : SharedOptions.label(line);
-            if (label.filter(next -> next.ordinal() == words.size() + 1).isPresent()) {
-                last = label.get().printed().toUpperCase(Locale.ROOT);
-                words.put(
-                        last,
-                        line.line()
-                                .text()
-                                .substring(
-                                        label.get().end(),
-                                        line.piece().segment().to())
-                                .strip());
-            } else if (last.isEmpty()) {
-                return Map.of();
-            } else {
-                words.put(last, (words.get(last) + " " + line.text()).strip());
-            }
-        }
-        return words;
-    }
-
     /** "1 B, 2 D", "B D": the words that the letters stand for; empty unless each gap has one. */
     static List<String> key(String said, Map<String, String> words, int gaps) {
         if (words.isEmpty() || !LETTERS.matcher(said).matches()) {
@@ -180,9 +153,9 @@ final class LetteredBanks {
         while (first > 0 && from - first < FARTHEST && isText(first - 1) && !asks(first - 1) && !isEntry(first - 1)) {
             first--;
         }
-        List<Integer> listBelow = below < all.size() ? SharedOptions.list(all, below, true) : List.of();
+        List<Integer> listBelow = below < all.size() ? LetteredLists.list(all, below, true) : List.of();
         List<Integer> list = listBelow.isEmpty() ? above(first) : listBelow;
-        int words = lettered(list.stream().map(all::get).toList()).size();
+        int words = BankWords.lettered(list.stream().map(all::get).toList()).size();
         int start = list.isEmpty() ? first : Math.min(first, list.get(0));
         if (start == 0 || words < gaps.size() || words > gaps.size() + MOST_LEFT_OVER || areSeveralInOne(list)) {
             return Optional.empty();
@@ -196,7 +169,7 @@ final class LetteredBanks {
     }
 
     private boolean isEntry(int piece) {
-        return SharedOptions.label(all.get(piece))
+        return LetteredLists.label(all.get(piece))
                 .filter(label -> label.ordinal() == 1)
                 .isPresent();
     }
@@ -211,7 +184,7 @@ final class LetteredBanks {
     private List<Integer> above(int text) {
         for (int i = text - 1; i >= 0 && text - i < LONGEST_TEXT; i--) {
             if (isEntry(i)) {
-                List<Integer> list = SharedOptions.list(all, i, true);
+                List<Integer> list = LetteredLists.list(all, i, true);
                 if (!list.isEmpty() && list.get(list.size() - 1) == text - 1) {
                     return list;
                 }
@@ -225,7 +198,7 @@ final class LetteredBanks {
         return list.stream()
                 .map(all::get)
                 .allMatch(cues -> SEVERAL_IN_ONE
-                        .matcher(SharedOptions.label(cues)
+                        .matcher(LetteredLists.label(cues)
                                 .map(label -> cues.line().text().substring(label.end()))
                                 .orElse(cues.text()))
                         .find());

@@ -91,7 +91,7 @@ final class LetteredQuestions {
                 || cues.is(Trait.GAP)
                 || cues.is(Trait.QUESTION_MARK)
                 || judged && cues.is(Trait.ENDS_SENTENCE)
-                || AlternativesMaker.hasAlternatives(cues.text())
+                || Alternatives.hasAlternatives(cues.text())
                 || PointsFinder.beside(cues.text()).isPresent();
     }
 }

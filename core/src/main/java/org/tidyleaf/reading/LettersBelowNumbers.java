@@ -17,7 +17,7 @@ final class LettersBelowNumbers {
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
             Optional<Label> number = cues.labels().stream()
-                    .filter(label -> label.kind() == Label.Kind.NUMBER && HabitFinder.isWorded(label.shape()))
+                    .filter(label -> label.kind() == Label.Kind.NUMBER && Label.isWorded(label.shape()))
                     .findFirst();
             if (number.isPresent()) {
                 String behind = cues.line()

@@ -132,7 +132,7 @@ final class LineEnds {
         if (far || worded.isPresent() && cuts.size() > 1 && isOnlyWorth(text, cuts)) {
             // "A. oak      B. ash      (1 mark)": what the question is worth.
             List<Integer> all = new ArrayList<>(cuts);
-            Matcher label = StemTrimmer.TYPE_OR_DIFFICULTY
+            Matcher label = TypeLabels.TYPE_OR_DIFFICULTY
                     .matcher(text)
                     .region(0, worded.get().from());
             while (label.find()) {

@@ -85,7 +85,7 @@ final class LinesSetApart {
     /** A question in ordinary type, or the last cell of what it is about. */
     private boolean isAsked(int above) {
         Cues cues = all.get(above);
-        boolean part = sign != Emphasis.BOLD && cues.has(Label.Kind.LETTER) && PartSplitter.asks(told(cues));
+        boolean part = sign != Emphasis.BOLD && cues.has(Label.Kind.LETTER) && Directions.asks(told(cues));
         return !cues.isMostly(sign)
                 && (cues.has(Label.Kind.NUMBER)
                         || part
@@ -104,7 +104,7 @@ final class LinesSetApart {
             return true;
         }
         Cues cues = all.get(below);
-        boolean part = cues.has(Label.Kind.LETTER) && PartSplitter.asks(told(cues));
+        boolean part = cues.has(Label.Kind.LETTER) && Directions.asks(told(cues));
         boolean head = cues.is(Trait.SECTION_WORD) || cues.is(Trait.HEADING) || cues.is(Trait.GROUP_HEAD);
         return sign != Emphasis.BOLD && (part || head || isAnswer(cues));
     }

@@ -33,7 +33,7 @@ final class LoneQuestions {
                 .anyMatch(label -> (label.kind() == Label.Kind.LETTER || label.kind() == Label.Kind.ROMAN)
                         && label.printed().matches("\\p{Lu}.*"));
         return cues.line().layout().cell().isEmpty()
-                && (cues.is(Trait.SECTION_WORD) || lettered && HabitFinder.looksLikeHeading(cues));
+                && (cues.is(Trait.SECTION_WORD) || lettered && cues.looksLikeHeading());
     }
 
     /** "C. Complete the text with these words: …", where "A." and "B." stand over numbers from 1. */

@@ -22,7 +22,7 @@ final class LoneWordedNumbers {
             cues.number().ifPresent(label -> shapes.merge(label.shape(), 1, Integer::sum));
         }
         String plain = shapes.entrySet().stream()
-                .filter(shape -> !HabitFinder.isWorded(shape.getKey()) && shape.getValue() >= FEWEST)
+                .filter(shape -> !Label.isWorded(shape.getKey()) && shape.getValue() >= FEWEST)
                 .max(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
                 .map(Map.Entry::getKey)
                 .orElse("");
@@ -33,7 +33,7 @@ final class LoneWordedNumbers {
                 continue;
             }
             Label label = number.get();
-            boolean lone = HabitFinder.isWorded(label.shape())
+            boolean lone = Label.isWorded(label.shape())
                     && shapes.get(label.shape()) == 1
                     && label.ordinal() == last + 1
                     && !isCountedBelow(all, i, label, plain);

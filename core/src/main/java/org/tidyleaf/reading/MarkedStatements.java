@@ -20,10 +20,6 @@ final class MarkedStatements {
 
     private static final Pattern NUMBER = Pattern.compile("\\s*[(]?(\\d{1,2})[.)]?\\s+(?=[\\p{Lu}\"\u201c])");
 
-    /** "Drones sting.    F", "Drones sting. (false)", "Drones sting. ____". */
-    static final Pattern JUDGED_BEHIND = Pattern.compile("(.*[.!\\p{L}\\d\"\u201d])(?:\\t\\s*|\\s{3,}|\\s+(?=[(\\[_]))"
-            + "(?:[(\\[_]*\\s*(\\p{L}{1,12})\\s*[)\\]_]*|_{2,}|[(\\[]\\s*[)\\]])\\s*");
-
     private static final int FEWEST = 2;
 
     /** In signs. */
@@ -113,7 +109,7 @@ final class MarkedStatements {
         List<Set<Integer>> key = new ArrayList<>();
         for (int i = first; i < draft.stem.size(); i++) {
             Segment whole = draft.stem.get(i);
-            Matcher behind = JUDGED_BEHIND.matcher(prose.raw(whole));
+            Matcher behind = JudgedBullets.JUDGED_BEHIND.matcher(prose.raw(whole));
             boolean written = behind.matches();
             boolean empty = !written || behind.group(2) == null;
             Optional<Integer> said = !empty
@@ -136,7 +132,7 @@ final class MarkedStatements {
         Segment whole = draft.stem.get(line);
         return draft.writing.contains(whole.line())
                 || whole.to() - whole.from() < LONGEST
-                        && JUDGED_BEHIND.matcher(prose.raw(whole)).matches();
+                        && JudgedBullets.JUDGED_BEHIND.matcher(prose.raw(whole)).matches();
     }
 
     private static String number(Draft draft, ProseMaker prose, int line) {

@@ -144,7 +144,7 @@ final class NumberRuns {
             Optional<Label> number = all.get(i).labels().stream()
                     .filter(label -> label.kind() == Label.Kind.NUMBER)
                     .findFirst();
-            if (number.isPresent() && HabitFinder.isWorded(number.get().shape())) {
+            if (number.isPresent() && Label.isWorded(number.get().shape())) {
                 return false;
             }
             if (number.isPresent()) {

@@ -34,7 +34,7 @@ final class NumberSeries {
         }
         return kind == Label.Kind.CODE
                         && (seen.size() >= HabitFinder.CODES_IN_EARNEST
-                                || HabitFinder.isWorded(seen.get(0).label().shape()))
+                                || Label.isWorded(seen.get(0).label().shape()))
                 ? Optional.of(seen)
                 : Optional.empty();
     }

@@ -50,9 +50,6 @@ final class NumberedAnswers {
 
     static final Pattern OTHER_PART = Pattern.compile("\\s[(\\[][a-h][)\\]]\\s");
 
-    /** A shorter line has room for what stands below it. */
-    static final int FULL_LINE = 60;
-
     /** The number of the last answer; 0 where another part begins. */
     int last;
 
@@ -128,7 +125,7 @@ final class NumberedAnswers {
             }
         }
         if (from >= 0) {
-            answers.add(new Answer(number, withoutNumberAtEnd(text.substring(from), text.length() > FULL_LINE)));
+            answers.add(new Answer(number, withoutNumberAtEnd(text.substring(from), text.length() > FullLines.LEAST)));
         }
         return answers;
     }

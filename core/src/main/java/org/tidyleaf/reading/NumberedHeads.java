@@ -38,7 +38,7 @@ final class NumberedHeads {
             }
             // What is printed in bold may ask itself where no list stands below.
             boolean bold = shape.startsWith(ExerciseHeads.SHAPE);
-            boolean heads = HabitFinder.isWorded(shape)
+            boolean heads = Label.isWorded(shape)
                     && !bold
                     && chains.entrySet().stream()
                             .filter(e -> e.getValue().get(0).label().kind() == Label.Kind.NUMBER
@@ -55,7 +55,7 @@ final class NumberedHeads {
                         .map(Seen::piece)
                         .collect(Collectors.toSet());
             }
-            List<Seen> overLists = HabitFinder.isWorded(shape) ? overLists(all, outer, chains, inBlocks) : List.of();
+            List<Seen> overLists = Label.isWorded(shape) ? overLists(all, outer, chains, inBlocks) : List.of();
             if (!overLists.isEmpty()) {
                 List<Seen> questions = new ArrayList<>(outer);
                 questions.removeAll(overLists);
@@ -104,7 +104,7 @@ final class NumberedHeads {
             int to = i + 1 < outer.size() ? outer.get(i + 1).piece() : all.size();
             boolean list = numbered.stream().anyMatch(piece -> piece > from && piece < to);
             Cues cues = all.get(from);
-            if (!list && cues.is(Trait.ENDS_SENTENCE) && OpenMaker.asksToExplain(cues.text())) {
+            if (!list && cues.is(Trait.ENDS_SENTENCE) && Directions.asksToExplain(cues.text())) {
                 asking.add(outer.get(i));
             }
         }
@@ -154,7 +154,7 @@ final class NumberedHeads {
                 boolean headed = ones.contains(seen.piece() + 1)
                         && cues.is(Trait.HEADING)
                         && !cues.is(Trait.QUESTION_MARK)
-                        && !HabitFinder.isWorded(shape)
+                        && !Label.isWorded(shape)
                         && seen.label().kind() == Label.Kind.NUMBER;
                 boolean head = headed || isOverDeeperQuestions(all, seen, series.get(shape + ">"));
                 if (head) {
@@ -187,7 +187,7 @@ final class NumberedHeads {
 
     /** "1. Tick the right answer." and right below, further in, numbers from 1 that have their own places to answer. */
     private static boolean isOverDeeperQuestions(List<Cues> all, Seen head, @Nullable List<Seen> deeper) {
-        if (deeper == null || HabitFinder.asksForOrder(all.get(head.piece()))) {
+        if (deeper == null || Directions.asksForOrder(all.get(head.piece()))) {
             return false;
         }
         int answered = 0;
@@ -265,7 +265,7 @@ final class NumberedHeads {
             List<Cues> all, List<Seen> outer, Map<String, List<Seen>> chains, Set<Integer> inBlocks) {
         Map<Integer, Seen> inner = new HashMap<>();
         chains.forEach((shape, members) -> {
-            if (!HabitFinder.isWorded(shape)) {
+            if (!Label.isWorded(shape)) {
                 members.stream()
                         .filter(seen -> !inBlocks.contains(seen.piece()))
                         .forEach(seen -> inner.put(seen.piece(), seen));
@@ -342,7 +342,7 @@ final class NumberedHeads {
                 answered += list.size() <= FIRST_OF_LIST && asked && !NumberedLists.isBlank(all, seen) ? 1 : 0;
             }
         }
-        return list.size() > 1 && answered > 1 && !HabitFinder.asksForOrder(all.get(head));
+        return list.size() > 1 && answered > 1 && !Directions.asksForOrder(all.get(head));
     }
 
     static boolean asks(List<Cues> all, int piece) {

@@ -95,20 +95,19 @@ final class NumberedLists {
             int first = inner.get(0).piece();
             int last = inner.get(inner.size() - 1).piece();
             boolean enclosed = !shape.equals(LabelFinder.DECIMAL_SHAPE)
-                    && !HabitFinder.isWorded(shape)
+                    && !Label.isWorded(shape)
                     && chains.entrySet().stream()
                             .filter(e -> !e.getKey().startsWith(shape)
                                     && e.getValue().size() > inner.size())
                             .anyMatch(e -> isEnclosed(all, e.getValue(), first, last, headings)
-                                    || HabitFinder.isWorded(e.getKey())
-                                            && isBelowLast(all, e.getValue(), inner, headings));
+                                    || Label.isWorded(e.getKey()) && isBelowLast(all, e.getValue(), inner, headings));
             if (enclosed) {
                 chains.remove(shape);
                 boolean judged = inner.size() > 1
                         && inner.stream()
                                 .allMatch(s -> PrintedPairs.endsWithPair(
                                         all.get(s.piece()).text()));
-                boolean ordered = HabitFinder.asksForOrder(all.get(Math.max(0, first - 1)));
+                boolean ordered = Directions.asksForOrder(all.get(Math.max(0, first - 1)));
                 if (judged || ordered || isChosenFrom(all, inner)) {
                     options.put(shape, inner.size());
                 }
@@ -171,6 +170,6 @@ final class NumberedLists {
     /** Whether what stands between heads a group, by its looks or because it counts groups. */
     private static boolean isHeadBetween(List<Cues> all, int from, int to, Set<Integer> headings) {
         return IntStream.range(from + 1, to)
-                .anyMatch(i -> headings.contains(i) || HabitFinder.looksLikeHeading(all.get(i)));
+                .anyMatch(i -> headings.contains(i) || all.get(i).looksLikeHeading());
     }
 }

@@ -107,7 +107,7 @@ final class NumberedRows {
                 && above >= 0
                 && all.get(above)
                         .number()
-                        .filter(number -> !HabitFinder.isWorded(number.shape()))
+                        .filter(number -> !Label.isWorded(number.shape()))
                         .isPresent();
         return !rowsOfOne
                 && rows.values().stream()

@@ -39,9 +39,7 @@ final class NumberedStatements {
     }
 
     private static boolean judges(Cues cues) {
-        return cues.number()
-                        .filter(number -> !HabitFinder.isWorded(number.shape()))
-                        .isPresent()
+        return cues.number().filter(number -> !Label.isWorded(number.shape())).isPresent()
                 && cues.line().layout().cell().isEmpty()
                 && JudgedBy.in(cues.text()).isPresent();
     }

@@ -97,7 +97,7 @@ final class OfferedSequences {
             Cues cues = all.get(at);
             boolean side = LISTED_SIDE.matcher(cues.text()).matches();
             boolean asks = cues.number()
-                    .filter(number -> HabitFinder.isWorded(number.shape()) || !goesOn(all.get(at + 1), number))
+                    .filter(number -> Label.isWorded(number.shape()) || !goesOn(all.get(at + 1), number))
                     .isPresent();
             if (asks && sides >= FEWEST_OPTIONS) {
                 return lines;

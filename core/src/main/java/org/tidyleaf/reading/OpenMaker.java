@@ -48,9 +48,6 @@ final class OpenMaker {
     private static final Pattern INITIAL_BEHIND =
             Pattern.compile("(.*\\w[.!])\\s+(?:[(\\[]\\s*(\\p{L})\\s*[)\\]]|(\\p{L}))\\s*");
 
-    private static final Pattern EXPLAIN =
-            Vocabulary.pattern("(?:.*[.:!,]\\s+)?\u00bf?" + Vocabulary.ALL.either("explain") + "\\b.*");
-
     /** "Name the tool …", "Wie heißt …?" */
     private static final Pattern WORD_ASKED = Vocabulary.pattern(
             "(?:.*[.:!?]\\s+)?\u00bf?" + Vocabulary.ALL.either("word_asked") + "(?:(?<=['\u2019])|(?!\\p{L})).*");
@@ -75,11 +72,6 @@ final class OpenMaker {
     OpenMaker(Source source, JudgingWords judging) {
         this.source = source;
         this.judging = judging;
-    }
-
-    /** Whether a text asks for an explanation. */
-    static boolean asksToExplain(String text) {
-        return EXPLAIN.matcher(text).matches();
     }
 
     Question make(Draft draft, Particulars particulars, GatheredKey key) {
@@ -138,7 +130,7 @@ final class OpenMaker {
                 && longest(said, gaps) <= SHORT_ANSWER_WORDS * Math.max(1, gaps) + 2
                 && !said.endsWith(".");
         boolean essay = draft.writingLines() > 1
-                || EXPLAIN.matcher(particulars.stem().plain()).matches();
+                || Directions.asksToExplain(particulars.stem().plain());
         if (gaps == 1
                 && said.isEmpty()
                 && (endsWithUnit(particulars.stem())
@@ -281,8 +273,8 @@ final class OpenMaker {
                                         || FIGURE.matcher(judging.lead(draft)).matches())
                                 && QUANTITY_ASKED.matcher(stem).matches()
                         || lastUnit(draft).filter(UnitSymbols::isSymbol).isPresent());
-        boolean explains = EXPLAIN.matcher(stem).matches()
-                || EXPLAIN.matcher(judging.says(draft).strip()).matches()
+        boolean explains = Directions.asksToExplain(stem)
+                || Directions.asksToExplain(judging.says(draft).strip())
                 || QuestionEvidence.wantsSentences(judging.says(draft))
                 || draft.writingLines() > 1
                 || !draft.models.isEmpty();

@@ -52,7 +52,7 @@ final class PairLines {
     static boolean isOne(Cues cues) {
         // A tab right behind the number, or behind "Exercise 5", parts no pair.
         String text = cues.number()
-                .filter(label -> HabitFinder.isWorded(label.shape()) && label.end() > label.from())
+                .filter(label -> Label.isWorded(label.shape()) && label.end() > label.from())
                 .map(label -> cues.line()
                         .text()
                         .substring(label.end(), cues.piece().segment().to()))

@@ -54,8 +54,7 @@ final class PartAnswers {
             // "1a. wax   1b. comb" has the number before each.
             boolean apart = !(row.group(2) + row.group(3)).isEmpty();
             List<NumberedAnswers.Answer> answers = cut(text.substring(row.end()));
-            boolean several =
-                    answers.size() > 1 || names == NUMERALS || apart && text.length() > NumberedAnswers.FULL_LINE;
+            boolean several = answers.size() > 1 || names == NUMERALS || apart && text.length() > FullLines.LEAST;
             if (!several) {
                 number = "";
             }

@@ -17,12 +17,6 @@ import org.tidyleaf.source.Source;
  */
 final class PartSplitter {
 
-    private static final Pattern ASKS = Vocabulary.pattern(
-            ".*\\?\\s*(?:[^?.!]{4,60}[.!]\\s*)?|" + Vocabulary.ALL.either("explain", "number", "tell") + "\\b.*");
-
-    /** "Show that …" beside lines that ask. */
-    private static final Pattern TASK = Vocabulary.pattern(Vocabulary.ALL.either("task") + "\\b.*");
-
     /** "Write short notes on:" wants words about each of the lettered lines. */
     private static final Pattern NOTES = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("notes") + "\\b");
 
@@ -31,11 +25,6 @@ final class PartSplitter {
 
     private static final int FEWEST_WORDS = 3;
     private static final int LONGEST_ASKED = 110;
-
-    /** Whether a text asks or says what to do. */
-    static boolean asks(String said) {
-        return ASKS.matcher(said).matches() || TASK.matcher(said.strip()).matches();
-    }
 
     private final Source source;
     private final StemTrimmer stems;
@@ -141,8 +130,7 @@ final class PartSplitter {
         }
         boolean boxed = draft.options.size() > 1
                 && draft.options.stream().allMatch(option -> option.label.isEmpty() && !option.signed);
-        boolean toChoose =
-                boxed && draft.options.stream().allMatch(option -> AlternativesMaker.hasBrackets(text(option)));
+        boolean toChoose = boxed && draft.options.stream().allMatch(option -> Alternatives.hasBrackets(text(option)));
         if (boxed && draft.words.isEmpty() && draft.ranks.isEmpty() && (areJudged(draft) || toChoose)) {
             return true;
         }
@@ -163,23 +151,21 @@ final class PartSplitter {
         if (!draft.words.isEmpty()) {
             return gaps;
         }
-        boolean ask = draft.options.stream()
-                .allMatch(option -> ASKS.matcher(text(option)).matches());
+        boolean ask = draft.options.stream().allMatch(option -> Directions.asksSomething(text(option)));
         boolean pointed = draft.options.stream()
                 .allMatch(option -> PointsFinder.beside(text(option)).isPresent()
                         || text(option).endsWith(")")
                                 && PointsFinder.bareBeside(text(option)).isPresent());
-        boolean alternatives =
-                draft.options.stream().allMatch(option -> AlternativesMaker.hasAlternatives(text(option)));
+        boolean alternatives = draft.options.stream().allMatch(option -> Alternatives.hasAlternatives(text(option)));
         boolean odd = ODD.matcher(text(draft.stem)).find()
-                && draft.options.stream().allMatch(option -> AlternativesMaker.isListed(text(option)));
+                && draft.options.stream().allMatch(option -> Alternatives.isListed(text(option)));
         boolean errors = draft.options.stream()
                 .allMatch(option ->
                         SpottedErrors.areIn(source.line(option.segments.get(0).line())));
         boolean room = haveRoom(draft);
         boolean worked = draft.options.stream()
                 .allMatch(option -> option.segments.stream()
-                        .anyMatch(part -> SetApartAnswers.endsEquation(source.line(part.line()), part)));
+                        .anyMatch(part -> Equations.endsEquation(source.line(part.line()), part)));
         boolean reckoned = Reckoning.isLead(text(draft.stem))
                 && draft.options.stream().allMatch(option -> Reckoning.isSum(text(option)));
         boolean notes = NOTES.matcher(text(draft.stem)).find();
@@ -211,7 +197,7 @@ final class PartSplitter {
         List<String> texts = draft.options.stream().map(this::text).toList();
         return text(draft.stem).strip().endsWith(".")
                 && texts.stream().anyMatch(said -> said.strip().endsWith("?"))
-                && texts.stream().allMatch(PartSplitter::asks);
+                && texts.stream().allMatch(Directions::asks);
     }
 
     /** "(a) How far …? ____ km" above "(b) Say why." and a rule to write on: each asks, and most have room for an answer. */
@@ -221,7 +207,7 @@ final class PartSplitter {
             String text = text(draft.options.get(i));
             boolean written = hasRoom(draft, i);
             boolean gap = GapSigns.count(text) > 0;
-            if (!written && !gap && !ASKS.matcher(text).matches()) {
+            if (!written && !gap && !Directions.asksSomething(text)) {
                 return false;
             }
             room += written || gap ? 1 : 0;
@@ -285,7 +271,7 @@ final class PartSplitter {
             part.lead.addAll(lead);
             part.stimulus = draft.stimulus;
             List<String> named = WordBanks.named(text(draft.stem));
-            List<String> offered = draft.words.isEmpty() ? draft.bank : PartsMaker.words(draft.words);
+            List<String> offered = draft.words.isEmpty() ? draft.bank : BankWords.of(draft.words);
             part.bank = named.isEmpty() ? offered : named;
             part.inSequence = true;
             part.points = each;

@@ -35,8 +35,6 @@ final class PartsMaker {
 
     private static final Pattern TICKED = Pattern.compile("[xX\u2713\u2714\u2611\u2612\u25cf]|\\[[xX]]|\\([xX]\\)");
 
-    private static final int FEWEST_LETTERED = 3;
-
     private final ProseMaker prose;
     private final Supplier<List<String>> trueAndFalse;
 
@@ -73,7 +71,7 @@ final class PartsMaker {
                     prose, draft.cells, particulars, key.text().orElse("")));
         }
         Optional<PictureLabel> labels = PictureLabelMaker.find(
-                draft, particulars, words(draft.words), key.text().orElse(""));
+                draft, particulars, BankWords.of(draft.words), key.text().orElse(""));
         if (labels.isPresent()) {
             return Optional.of(labels.get());
         }
@@ -82,7 +80,7 @@ final class PartsMaker {
         if (marked.isPresent()) {
             return Optional.of(marked.get());
         }
-        List<String> words = draft.words.isEmpty() ? draft.bank : words(draft.words);
+        List<String> words = draft.words.isEmpty() ? draft.bank : BankWords.of(draft.words);
         if (!words.isEmpty() && particulars.stem().gapCount() > 0 && draft.options.isEmpty()) {
             return Optional.of(BankedAnswers.find(words, particulars)
                     .orElseGet(() -> bank(words, particulars, key.text().orElse(""), draft)));
@@ -217,39 +215,9 @@ final class PartsMaker {
         return ticked;
     }
 
-    /** The words of a bank's lines. */
-    static List<String> words(List<Cues> lines) {
-        Map<String, String> lettered = LetteredBanks.lettered(lines);
-        if (lettered.size() >= FEWEST_LETTERED) {
-            return List.copyOf(lettered.values());
-        }
-        List<String> words = new ArrayList<>();
-        for (Cues cues : lines) {
-            List<String> bank = WordBanks.named(cues.text());
-            List<String> named = bank.isEmpty() ? WordBanks.behindColon(cues.text()) : bank;
-            if (!named.isEmpty()) {
-                words.addAll(named);
-                continue;
-            }
-            List<String> phrases = WordBanks.phrases(cues.text());
-            if (phrases.stream().anyMatch(phrase -> phrase.matches(".*[,.?!].*"))) {
-                words.addAll(phrases);
-                continue;
-            }
-            for (String word : cues.text()
-                    .replaceAll("^[\\[({|]\\s*|\\s*[\\])}|]$", "")
-                    .split("\\s+[\u2013\u2014-]\\s+|\\s{2,}|\\t|\\s*[,;/|\u00b7\u2022]\\s*")) {
-                if (!word.isBlank()) {
-                    words.add(word.strip());
-                }
-            }
-        }
-        return words.size() == 1 ? List.of(words.get(0).split("\\s+")) : words;
-    }
-
     private static GapMatch bank(List<String> words, Particulars particulars, String said, Draft draft) {
         List<String> byLetter = LetteredBanks.key(
-                said, LetteredBanks.lettered(draft.words), particulars.stem().gapCount());
+                said, BankWords.lettered(draft.words), particulars.stem().gapCount());
         if (!byLetter.isEmpty()) {
             return new GapMatch(particulars, words, byLetter);
         }

@@ -12,9 +12,6 @@ import org.tidyleaf.reading.Cues.Trait;
  */
 final class PassageTitles {
 
-    /** Running text is at least so long. */
-    private static final int FULL_LINE = 60;
-
     /** A lead wraps over so many more lines at most. */
     private static final int MOST_WRAPPED = 2;
 
@@ -89,7 +86,7 @@ final class PassageTitles {
     }
 
     private static boolean isRunning(Cues cues) {
-        return (cues.text().length() > FULL_LINE || cues.is(Trait.FULL))
+        return (cues.text().length() > FullLines.LEAST || cues.is(Trait.FULL))
                 && cues.labels().stream().noneMatch(label -> label.kind() == Label.Kind.NUMBER);
     }
 }

@@ -115,6 +115,9 @@ final class PointsFinder {
 
     private static final int LONGEST_SEARCHED = 3000;
 
+    private static final Pattern BARE_BEHIND =
+            Pattern.compile("\\S(?:\\s{2,}|\\t|\\s(?=\\[)|(?<=[.?!])\\s)[(\\[]\\d{1,2}(?:[.,]5)?[)\\]]\\s*$");
+
     private PointsFinder() {}
 
     /** Points at one place of a text. */
@@ -407,5 +410,14 @@ final class PointsFinder {
             }
         }
         throw new IllegalStateException("a points pattern without its number");
+    }
+
+    /** Whether a piece says what it is worth. */
+    static boolean isPointed(Cues cues) {
+        return cues.is(Cues.Trait.POINTS_ONLY)
+                || BARE_BEHIND.matcher(cues.text()).find()
+                || isTabbed(cues.text())
+                || Vocabulary.ALL.mentions(cues.words(), "points")
+                        && beside(cues.text()).isPresent();
     }
 }

@@ -89,8 +89,8 @@ final class ProseMaker {
         boolean sentenceOver = above.matches("(?s).*[.!?:;][\"'\u201d\u2019)\\]]?");
         return sentenceOver
                 // A program's lines stay lines.
-                || TraitFinder.isCode(above)
-                || TraitFinder.isCode(here)
+                || CodeLines.isCode(above)
+                || CodeLines.isCode(here)
                 || !here.isEmpty() && !Character.isLowerCase(here.charAt(0));
     }
 

@@ -66,7 +66,7 @@ final class QuestionEvidence {
                 && open.answer().isEmpty()
                 && draft.writingLines() == 0
                 && !draft.roomBeside
-                && !OpenMaker.asksToExplain(open.particulars().stem().plain())
+                && !Directions.asksToExplain(open.particulars().stem().plain())
                 && !isWorthAText(open)
                 && !wantsSentences(said)
                 && !leftOpen;

@@ -28,14 +28,6 @@ final class QuestionMaker {
     private static final Pattern TOPIC =
             Vocabulary.pattern("\\W*" + Vocabulary.ALL.either("topic") + "\\s*[:=]\\s*(.+?)\\W*");
 
-    private static final Pattern SEVERAL = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several") + "\\b");
-
-    /** "Tick all that apply." above several questions. */
-    static final Pattern SEVERAL_EACH = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("several_each") + "\\b");
-
-    /** "Tick (\u2713) all that apply." */
-    private static final Pattern SIGN_IN_BRACKETS = Pattern.compile("\\s*[(\\[][\u2713\u2714\u221axX][)\\]]");
-
     private final ProseMaker prose;
     private final PartsMaker parts;
     private final JudgingWords judging;
@@ -72,7 +64,8 @@ final class QuestionMaker {
         return drafts.sections().isEmpty()
                 && source.lines().stream()
                         .limit(Math.max(0, first - 1))
-                        .anyMatch(line -> SEVERAL_EACH.matcher(line.text()).find());
+                        .anyMatch(line ->
+                                Directions.SEVERAL_EACH.matcher(line.text()).find());
     }
 
     private ReadQuestion make(List<Draft> drafts, int index, GatheredKey gathered) {
@@ -231,17 +224,14 @@ final class QuestionMaker {
         boolean several = key.chosen().size() > 1
                 || key.chosen().isEmpty()
                         && !CombinedOptions.are(options)
-                        && (asksForSeveral(particulars.stem().plain())
-                                || SEVERAL_EACH.matcher(judging.says(draft)).find()
+                        && (Directions.asksForSeveral(particulars.stem().plain())
+                                || Directions.SEVERAL_EACH
+                                        .matcher(judging.says(draft))
+                                        .find()
                                 || severalEach);
         return several
                 ? new MultipleChoice(particulars, options, key.chosen())
                 : new SingleChoice(particulars, options, key.chosen());
-    }
-
-    /** "Which two …", "Tick all that apply". */
-    static boolean asksForSeveral(String stem) {
-        return SEVERAL.matcher(SIGN_IN_BRACKETS.matcher(stem).replaceAll("")).find();
     }
 
     private static boolean isJudgement(List<Option> options) {

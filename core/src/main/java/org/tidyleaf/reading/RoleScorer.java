@@ -92,12 +92,12 @@ final class RoleScorer {
                 && !from.inQuestion()
                 && from.role() != Role.TITLE
                 && before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent();
-        fit += asked && cues.text().length() > Surroundings.FULL_LINE && !announced ? CLEAR + LEANING : 0;
+        fit += asked && cues.text().length() > FullLines.LEAST && !announced ? CLEAR + LEANING : 0;
         fit += from.role() == Role.SECTION && announcedTable(cues, before) ? CLEAR + LEANING : 0;
         fit += isTaleOverLetters(index, from) || isTaleOverNumbers(index, from) ? CLEAR + CLEAR : 0;
         boolean framed =
                 cues.line().layout().cell().filter(cell -> cell.columns() == 1).isPresent()
-                        && cues.text().length() > Surroundings.FULL_LINE
+                        && cues.text().length() > FullLines.LEAST
                         && cues.is(Trait.ENDS_SENTENCE);
         boolean announcedAbove = before.filter(b -> b.is(Trait.PASSAGE_WORD)).isPresent();
         fit += framed && !from.inQuestion() && (!to.more() || announcedAbove) ? CLEAR + LEANING : 0;
@@ -119,7 +119,7 @@ final class RoleScorer {
         fit -= cues.lead().isPresent() || cues.sign().isPresent() ? CLEAR : 0;
         // "A  When a worker …", "B  If the flowers …": lettered paragraphs above the first number are a passage.
         boolean option = around.optionLabel(index).isPresent()
-                && !(around.isAboveAll(index) && cues.text().length() > Surroundings.FULL_LINE);
+                && !(around.isAboveAll(index) && cues.text().length() > FullLines.LEAST);
         return fit - (around.isNextStem(index) || option ? SURE : 0);
     }
 
@@ -139,7 +139,7 @@ final class RoleScorer {
                 && cues.labels().isEmpty()
                 && cues.is(Trait.ENDS_SENTENCE)
                 && !cues.is(Trait.INSTRUCTION_WORD)
-                && cues.text().length() > Surroundings.FULL_LINE;
+                && cues.text().length() > FullLines.LEAST;
     }
 
     /** "Text 2: The salt road" over a text, and right below that the number 1 anew, or 2.1. */

@@ -21,7 +21,7 @@ final class RulesOfPaper {
                     && cues.is(Trait.ENDS_SENTENCE)
                     && !cues.is(Trait.QUESTION_MARK)
                     && Vocabulary.ALL.mentions(cues.words(), "several_each")
-                    && QuestionMaker.SEVERAL_EACH.matcher(cues.text()).find()
+                    && Directions.SEVERAL_EACH.matcher(cues.text()).find()
                     && all.subList(i, all.size()).stream().anyMatch(RulesOfPaper::isQuestion);
             if (several) {
                 cues.traits().add(Trait.RULES);

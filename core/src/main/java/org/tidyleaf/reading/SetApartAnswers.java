@@ -12,8 +12,6 @@ import org.tidyleaf.question.Particulars;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.source.Emphasis;
-import org.tidyleaf.source.Line;
-import org.tidyleaf.source.Segment;
 
 /**
  * "Fill in the missing words" over a text without gaps in which some words are underlined, marked or coloured, or stand
@@ -26,14 +24,8 @@ final class SetApartAnswers {
     private static final Pattern ASKS = Vocabulary.pattern(
             "(?:.*[.:!]\\s+)?" + Vocabulary.ALL.either("explain", "number", "tell", "task", "instruction") + "\\b.*");
 
-    /** The most telling first. */
-    private static final List<Emphasis> SIGNS =
-            List.of(Emphasis.UNDERLINE, Emphasis.HIGHLIGHT, Emphasis.COLOR, Emphasis.BOLD);
-
     private static final Pattern BETWEEN_LINES =
             Pattern.compile("(?<![\\p{L}\\d_])_([\\p{L}\\d](?:[^_]{0,30}[\\p{L}\\d])?)_(?![\\p{L}\\d_])");
-
-    private static final Pattern BEHIND_EQUALS = Pattern.compile(".*=\\s*");
 
     private static final int MOST_WORDS = 4;
 
@@ -53,7 +45,7 @@ final class SetApartAnswers {
         if (!asked) {
             return Optional.empty();
         }
-        for (Emphasis sign : SIGNS) {
+        for (Emphasis sign : Equations.SET_APART) {
             Optional<TextEntry> found = bySign(particulars, sign);
             if (found.isPresent()) {
                 return found;
@@ -62,22 +54,14 @@ final class SetApartAnswers {
         return betweenLines(particulars);
     }
 
-    /** "3.5 m = 350 cm" with the number behind the sign set apart: an answer, and no option. */
-    static boolean endsEquation(Line line, Segment part) {
-        return line.spans().stream()
-                .filter(span -> span.from() > part.from() && span.to() <= part.to())
-                .filter(span -> SIGNS.stream().anyMatch(span.emphasis()::contains))
-                .anyMatch(span -> BEHIND_EQUALS
-                        .matcher(line.text().substring(part.from(), span.from()))
-                        .matches());
-    }
-
     private static boolean isEquation(Prose stem) {
         List<Inline> parts = stem.parts();
         return IntStream.range(1, parts.size())
                 .anyMatch(i -> parts.get(i) instanceof Inline.Text answer
-                        && SIGNS.stream().anyMatch(answer.emphasis()::contains)
-                        && BEHIND_EQUALS.matcher(parts.get(i - 1).plain()).matches());
+                        && Equations.SET_APART.stream().anyMatch(answer.emphasis()::contains)
+                        && Equations.BEHIND_EQUALS
+                                .matcher(parts.get(i - 1).plain())
+                                .matches());
     }
 
     /** "The first flight of a queen is her &lt;red&gt;mating&lt;/red&gt; flight.": it asks nothing, and nobody is to judge it. */

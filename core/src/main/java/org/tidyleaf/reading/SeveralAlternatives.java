@@ -31,7 +31,7 @@ final class SeveralAlternatives {
     static Optional<Question> find(Particulars particulars, GatheredKey key, boolean asked) {
         Prose stem = particulars.stem();
         List<MatchResult> choices =
-                AlternativesMaker.BRACKETS.matcher(stem.typed()).results().toList();
+                Alternatives.BRACKETS.matcher(stem.typed()).results().toList();
         boolean meant =
                 asked || choices.stream().allMatch(choice -> choice.group(1).matches("[^/|]*(?:\\s[/|]\\s[^/|]*)+"));
         if (choices.size() < 2 || stem.gapCount() > 0 || !meant) {
@@ -74,7 +74,7 @@ final class SeveralAlternatives {
     }
 
     private static Optional<String> setApart(Prose choice, List<String> words) {
-        int place = AlternativesMaker.setApart(choice, words);
+        int place = Alternatives.setApart(choice, words);
         return place < 0 ? Optional.empty() : Optional.of(words.get(place));
     }
 }

@@ -2,25 +2,15 @@ package org.tidyleaf.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.tidyleaf.reading.Cues.Trait;
-import org.tidyleaf.source.Cell;
 
 /**
  * "Questions 14–17. Choose who says so, A–C." with a lettered list of people, and below it numbered statements without options
  * of their own: each statement is a question, and what is listed are the options of all of them.
  */
 final class SharedOptions {
-
-    private static final Pattern ENTRY =
-            Pattern.compile("[(\\[]?([A-L]|[a-h](?=[.)\\]])|i{1,3}|iv|vi{0,3}|ix|x)[.:)\\]]?(?:\\t|\\s+)(\\S.{0,90})");
-
-    private static final Pattern LETTER_CELL = Pattern.compile("([A-La-h])[.:)]?");
-
-    private static final List<String> NUMERALS = List.of("i", "ii", "iii", "iv", "v", "vi", "vii", "viii", "ix", "x");
 
     private static final int FEWEST = 3;
 
@@ -49,7 +39,7 @@ final class SharedOptions {
         List<Integer> offered = new ArrayList<>();
         List<Integer> asked = new ArrayList<>();
         for (int i = 1; i < all.size(); i++) {
-            List<Integer> list = list(all, i, false);
+            List<Integer> list = LetteredLists.list(all, i, false);
             if (list.isEmpty()) {
                 continue;
             }
@@ -80,81 +70,6 @@ final class SharedOptions {
         return end > from && all.get(end - 1).is(Trait.ENDS_SENTENCE) ? end - from : 0;
     }
 
-    /** The letter or numeral of an entry of a list and the place where its text begins; empty where the line is none. */
-    static Optional<Label> entry(Cues cues) {
-        Matcher matcher = ENTRY.matcher(cues.line().text())
-                .region(cues.piece().segment().from(), cues.piece().segment().to());
-        if (!matcher.matches()) {
-            return Optional.empty();
-        }
-        String printed = matcher.group(1);
-        boolean numeral = NUMERALS.contains(printed);
-        int ordinal = numeral ? NUMERALS.indexOf(printed) + 1 : Character.toUpperCase(printed.charAt(0)) - 'A' + 1;
-        Label.Kind kind = numeral ? Label.Kind.ROMAN : Label.Kind.LETTER;
-        return Optional.of(new Label(kind, ordinal, printed, kind.name(), matcher.start(), matcher.start(2)));
-    }
-
-    /** The letter that stands alone in the first of two cells; empty where the line is none. */
-    private static Optional<Label> letterCell(Cues cues) {
-        Matcher matcher = LETTER_CELL.matcher(cues.text());
-        boolean alone = matcher.matches()
-                && cues.line()
-                        .layout()
-                        .cell()
-                        .filter(cell -> cell.columns() == 2 && cell.column() == 0)
-                        .isPresent();
-        return alone
-                ? Optional.of(new Label(
-                        Label.Kind.LETTER,
-                        Character.toUpperCase(matcher.group(1).charAt(0)) - 'A' + 1,
-                        matcher.group(1),
-                        Label.Kind.LETTER.name(),
-                        cues.piece().segment().from(),
-                        cues.piece().segment().to()))
-                : Optional.empty();
-    }
-
-    /** The letter or numeral of an entry, before its text or in a cell beside it. */
-    static Optional<Label> label(Cues cues) {
-        Optional<Label> entry = entry(cues);
-        return entry.isPresent() ? entry : letterCell(cues);
-    }
-
-    /**
-     * Lines, or rows of a table, that letter on from the first; empty where they are too few.
-     *
-     * @param questions whether what they say may ask
-     */
-    static List<Integer> list(List<Cues> all, int from, boolean questions) {
-        List<Integer> list = new ArrayList<>();
-        Optional<Label> first =
-                entry(all.get(from)).or(() -> letterCell(all.get(from))).filter(label -> label.ordinal() == 1);
-        int expected = 1;
-        for (int i = from; first.isPresent() && i < all.size(); i++) {
-            int ordinal = expected;
-            boolean besideLetter = i > from && isBesideLetter(all.get(i - 1), all.get(i));
-            Optional<Label> next = (besideLetter ? Optional.<Label>empty() : label(all.get(i)))
-                    .filter(label -> label.ordinal() == ordinal
-                            && label.kind() == first.get().kind());
-            if (next.isEmpty() && !besideLetter
-                    || !questions && all.get(i).is(Trait.QUESTION_MARK)
-                    || all.get(i).is(Trait.GAP)) {
-                break;
-            }
-            expected += next.isPresent() ? 1 : 0;
-            list.add(i);
-        }
-        return expected > FEWEST ? list : List.of();
-    }
-
-    /** What stands in the second cell, beside a letter alone in the first, or below that in the same cell. */
-    private static boolean isBesideLetter(Cues above, Cues cues) {
-        Optional<Cell> cell = cues.line().layout().cell().filter(own -> own.columns() == 2 && own.column() == 1);
-        return cell.isPresent()
-                && (letterCell(above).isPresent()
-                        || above.line().layout().cell().equals(cell));
-    }
-
     /** Numbers that count on to the last, with nothing lettered below any of them. */
     private static List<Integer> statements(List<Cues> all, int from, int last) {
         TreeMap<Integer, Integer> statements = new TreeMap<>();
@@ -167,7 +82,7 @@ final class SharedOptions {
             if (next) {
                 statements.put(number, i);
                 more = 0;
-            } else if (!statements.isEmpty() && entry(cues).isPresent() && statements.lastKey() < last) {
+            } else if (!statements.isEmpty() && LetteredLists.entry(cues).isPresent() && statements.lastKey() < last) {
                 if (last < OPEN) {
                     return List.of();
                 }
@@ -199,7 +114,7 @@ final class SharedOptions {
     private static boolean goesOn(Cues cues) {
         return cues.labels().isEmpty()
                 && cues.lead().isEmpty()
-                && entry(cues).isEmpty()
+                && LetteredLists.entry(cues).isEmpty()
                 && !cues.is(Trait.SECTION_WORD)
                 && !cues.is(Trait.HEADING);
     }

@@ -72,7 +72,7 @@ final class SlashedOptions {
                 && LINE.matcher(line.text().strip()).matches()
                 && !LABELLED.matcher(line.text()).lookingAt()
                 && !LabelsInStrokes.isLine(line.text())
-                && !AlternativesMaker.hasBrackets(line.text())
+                && !Alternatives.hasBrackets(line.text())
                 && !PrintedPairs.endsWithPair(" " + line.text());
     }
 

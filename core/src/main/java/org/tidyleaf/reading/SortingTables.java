@@ -40,9 +40,8 @@ final class SortingTables {
                         .filter(cell -> cell.row() == 0)
                         .isPresent());
         // "Sort these words: litre, metre" names them behind its colon.
-        List<String> words = draft.words.isEmpty()
-                ? WordBanks.behindColon(particulars.stem().plain())
-                : PartsMaker.words(draft.words);
+        List<String> words =
+                draft.words.isEmpty() ? WordBanks.behindColon(particulars.stem().plain()) : BankWords.of(draft.words);
         if (words.isEmpty() || !heads) {
             return Optional.empty();
         }

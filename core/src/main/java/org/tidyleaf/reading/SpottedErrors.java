@@ -6,8 +6,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
-import org.tidyleaf.source.Segment;
-import org.tidyleaf.source.Source;
 
 /**
  * "She have (A) measured the board (B) twice (C)." with words underlined, or bold, beside the letters: the options stand within
@@ -17,8 +15,6 @@ final class SpottedErrors {
 
     private static final Pattern LETTER = Pattern.compile("[(\\[]([A-Ea-e])[)\\]]");
     private static final List<Emphasis> SIGNS = List.of(Emphasis.UNDERLINE, Emphasis.BOLD);
-    private static final int FEWEST = 3;
-
     /** In signs: a longer line is no sentence with an error in it. */
     private static final int LONGEST = 600;
 
@@ -26,30 +22,20 @@ final class SpottedErrors {
 
     private SpottedErrors() {}
 
-    /** Options of a question that has none and whose sentence holds them, over as many lines as it has. */
-    static void offer(Source source, Draft draft) {
-        List<Draft.OptionDraft> options = new ArrayList<>();
-        for (Segment part : draft.options.isEmpty() ? draft.stem : List.<Segment>of()) {
-            Line line = source.line(part.line());
-            for (Spotted spotted : in(line, part.from(), part.to(), options.size())) {
-                Draft.OptionDraft option = new Draft.OptionDraft(spotted.letter(), false);
-                option.segments.add(new Segment(line.number(), spotted.from(), spotted.to()));
-                options.add(option);
-            }
-        }
-        if (options.size() >= FEWEST) {
-            draft.options.addAll(options);
-        }
-    }
-
     /** Whether the letters of a line stand beside words of its sentence. */
     static boolean areIn(Line line) {
         return in(line, 0, line.text().length(), 0).size() >= FEWEST_ON_LINE;
     }
 
-    private record Spotted(String letter, int from, int to) {}
+    /** The words of an option, from where to where in their line, and the letter beside them. */
+    record Spotted(String letter, int from, int to) {}
 
-    private static List<Spotted> in(Line line, int from, int to, int above) {
+    /**
+     * The options within a part of a line.
+     *
+     * @param above how many of the question stand above
+     */
+    static List<Spotted> in(Line line, int from, int to, int above) {
         if (to - from > LONGEST
                 || line.spans().isEmpty()
                 || line.text().indexOf('(') < 0 && line.text().indexOf('[') < 0) {

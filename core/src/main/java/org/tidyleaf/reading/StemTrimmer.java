@@ -37,14 +37,8 @@ final class StemTrimmer {
     /** "1. ........": one of several places to write. */
     private static final Pattern NUMBERED_BLANK = Pattern.compile("\\s*[(]?\\d{1,2}[.)]\\s*[_.\u2026]{3,}\\s*");
 
-    static final Pattern TYPE_OR_DIFFICULTY =
-            Vocabulary.pattern("\\s*[(\\[{]\\s*(?:" + Vocabulary.ALL.either("difficulty", "type_head") + "|"
-                    + Vocabulary.ALL.either("label") + "\\s*:[^()\\[\\]{}]{1,40})\\s*[)\\]}]\\s*");
-
     /** "(1 point for each right answer)" is no longer. */
     private static final int LONGEST_BRACKET = 60;
-
-    private static final Pattern IN_BRACKETS = Pattern.compile("[(\\[]([^()\\[\\]]{1,60})[)\\]]");
 
     private static final Pattern DASH_AT_END = Pattern.compile("\\s+[-\u2013]\\s*$");
     private static final Pattern DASH = Pattern.compile("\\s*[\u2013\u2014:-]\\s+(?=\\S)");
@@ -257,7 +251,7 @@ final class StemTrimmer {
         if (text.indexOf('(') < 0 && text.indexOf('[') < 0 && text.indexOf('{') < 0) {
             return segment;
         }
-        Matcher matcher = TYPE_OR_DIFFICULTY.matcher(text);
+        Matcher matcher = TypeLabels.TYPE_OR_DIFFICULTY.matcher(text);
         while (matcher.find()) {
             if (draft.judgement.isEmpty()) {
                 draft.judgement = JudgedBy.in(matcher.group()).orElse(List.of());
@@ -340,22 +334,6 @@ final class StemTrimmer {
                         ? new Segment(segment.line(), segment.from() + points.to(), segment.to())
                         : new Segment(segment.line(), segment.from(), segment.from() + points.from()))
                 .orElse(segment);
-    }
-
-    /** "(True or false, 2 pts)", "[short answer | easy]": in one bracket how a question is to be answered, and more said of it. */
-    static boolean isTypeAndPoints(String text) {
-        Matcher bracket = IN_BRACKETS.matcher(text.strip());
-        if (!bracket.matches()) {
-            return false;
-        }
-        for (String part : bracket.group(1).split("\\s*[,;|\u00b7\u2013]\\s*")) {
-            String alone = "(" + part.strip() + ")";
-            if (!TYPE_OR_DIFFICULTY.matcher(alone).matches()
-                    && PointsFinder.only(alone).isEmpty()) {
-                return false;
-            }
-        }
-        return true;
     }
 
     /** Between the number or the points and the text a dash or colon is left over. */

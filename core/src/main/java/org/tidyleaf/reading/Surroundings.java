@@ -17,9 +17,6 @@ import org.tidyleaf.source.Cell;
  */
 final class Surroundings {
 
-    /** A line of that length without a full stop was wrapped, not ended. */
-    static final int FULL_LINE = 60;
-
     /** A document's title is among its first lines; counted from 0. */
     static final int LAST_TITLE_PLACE = 2;
 
@@ -91,7 +88,7 @@ final class Surroundings {
                 .filter(i -> i < numbered)
                 .min()
                 .orElse(numbered);
-        Set<Integer> clozes = ClozeNumbers.find(all, habits);
+        Set<Integer> clozes = BareOptions.clozeNumbers(all, habits);
         stemLabel = new boolean[all.size()];
         chained = new boolean[all.size()];
         onlyNumber = new boolean[all.size()];
@@ -235,7 +232,7 @@ final class Surroundings {
                 && isNextStem(index + 1);
         Optional<Cues> option =
                 told ? above(index).filter(above -> optionLabel(index - 1).isPresent()) : Optional.empty();
-        return option.filter(above -> above.text().length() < FULL_LINE
+        return option.filter(above -> above.text().length() < FullLines.LEAST
                         && (cues.is(Trait.COLON)
                                 || cues.line().layout().indent()
                                         < above.line().layout().indent()))
@@ -295,7 +292,7 @@ final class Surroundings {
             return false;
         }
         Cues cues = all.get(index);
-        return cues.text().length() > FULL_LINE
+        return cues.text().length() > FullLines.LEAST
                 && cues.is(Trait.ENDS_SENTENCE)
                 && !cues.is(Trait.COLON)
                 && !cues.is(Trait.QUESTION_MARK)
@@ -420,7 +417,7 @@ final class Surroundings {
     private static boolean isWrappedGap(Cues cues, Optional<Cues> before) {
         return cues.is(Trait.WRITING_LINE)
                 && cues.text().length() < SHORT_RULE
-                && before.filter(b -> !b.is(Trait.ENDS_SENTENCE) && b.text().length() > FULL_LINE)
+                && before.filter(b -> !b.is(Trait.ENDS_SENTENCE) && b.text().length() > FullLines.LEAST)
                         .filter(b -> !b.is(Trait.WRITING_LINE))
                         .filter(b -> PointsFinder.beside(b.text()).isEmpty())
                         .isPresent();
@@ -442,8 +439,8 @@ final class Surroundings {
             return wrapped ? RoleScorer.SLIGHT : 0;
         }
         // The last of several options on a line that is full goes on below it.
-        boolean full = before.filter(b -> b.text().length() > FULL_LINE
-                        || !b.piece().first() && b.line().text().length() > FULL_LINE)
+        boolean full = before.filter(b -> b.text().length() > FullLines.LEAST
+                        || !b.piece().first() && b.line().text().length() > FullLines.LEAST)
                 .isPresent();
         return startsWithinSentence(cues) || wrapped
                 ? RoleScorer.CLEAR

@@ -104,7 +104,7 @@ final class TextsToRead {
                 && !cues.is(Trait.SECTION_WORD)
                 && !cues.is(Trait.RULES)
                 && JudgedBy.in(cues.text()).isEmpty()
-                && !HabitFinder.DIRECTIONS.matcher(cues.text()).lookingAt()
+                && !Directions.HEAD.matcher(cues.text()).lookingAt()
                 && cues.text().length() < LONGEST_LEAD;
     }
 
@@ -207,7 +207,7 @@ final class TextsToRead {
     private boolean isTitle(int piece) {
         return piece + 1 < all.size()
                 && isOrdinary(all.get(piece))
-                && all.get(piece).text().length() < Surroundings.FULL_LINE
+                && all.get(piece).text().length() < FullLines.LEAST
                 && !all.get(piece + 1).is(Trait.STARTS_LOWER)
                 && !all.get(piece).is(Trait.QUESTION_MARK)
                 && !ends(piece)
@@ -223,7 +223,7 @@ final class TextsToRead {
     private boolean isBody(int piece, int place) {
         Cues cues = all.get(piece);
         boolean running = isOrdinary(cues)
-                && (cues.text().length() > Surroundings.FULL_LINE || cues.is(Trait.FULL))
+                && (cues.text().length() > FullLines.LEAST || cues.is(Trait.FULL))
                 && !cues.is(Trait.QUESTION_MARK)
                 && !cues.is(Trait.COLON);
         return running && (cues.labels().isEmpty() && paragraph(piece).isEmpty() || isCounted(piece, place));

@@ -129,10 +129,6 @@ final class TraitFinder {
     private static final Pattern QUESTIONS_ONLY =
             Vocabulary.pattern("(?:the\\s+)?" + Vocabulary.ALL.either("question") + "(?:s|n|en)?\\s*:?");
 
-    /** A word of a programming language and its signs, or a statement's end. */
-    private static final Pattern CODE = Pattern.compile(
-            "(?:for|if|elif|else|while|def|class|return|print|import|int|float|double|char|String|var|let|const|public|private|void|function|SELECT|INSERT|UPDATE)\\b(?=.*[(){}\\[\\]=;]).*|[^?]*[;{}]");
-
     /** "[2]" and nothing else. */
     private static final Pattern BRACKETED = Pattern.compile("\\[\\d{1,2}]|\\(\\d{1,2}\\)");
 
@@ -162,21 +158,11 @@ final class TraitFinder {
         boolean preface = line.number() == 1
                 && WORDS.mentions(words, "preface")
                 && PREFACE.matcher(text).matches();
-        add(traits, Trait.CODE, isCode(text));
+        add(traits, Trait.CODE, CodeLines.isCode(text));
         add(traits, Trait.PREFACE, preface);
         add(traits, Trait.END_WORD, preface);
         form(line, segment, text, traits);
         return traits;
-    }
-
-    /** A line of a program. */
-    static boolean isCode(String text) {
-        return mayBeCode(text) && CODE.matcher(text).matches();
-    }
-
-    /** A cheap look before the pattern is tried. */
-    private static boolean mayBeCode(String text) {
-        return text.length() < LONG && text.chars().anyMatch(sign -> ";{}()[]=".indexOf(sign) >= 0);
     }
 
     /** A heading without the little pictures before it, which say nothing. */

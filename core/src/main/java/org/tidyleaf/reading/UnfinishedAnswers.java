@@ -44,7 +44,7 @@ final class UnfinishedAnswers {
     private Optional<String> between(int piece, KeyList.Item open, String text) {
         String above = all.get(piece - 1).line().text();
         boolean fullLine =
-                above.length() > NumberedAnswers.FULL_LINE || all.get(piece - 1).is(Cues.Trait.FULL);
+                above.length() > FullLines.LEAST || all.get(piece - 1).is(Cues.Trait.FULL);
         // A name, or any noun in German, begins the next line as a sentence does; the end of one shows that it goes on.
         boolean ends = fullLine && text.matches(".*\\p{Ll}[.!]") && open.text().indexOf(' ') > 0;
         boolean listed = fullLine && above.strip().endsWith(",");
