@@ -7,8 +7,10 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.Architectures;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Arrays;
 
 @AnalyzeClasses(packages = "org.tidyleaf", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -23,6 +25,25 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule packagesFormNoCycles =
             slices().matching("org.tidyleaf.(*)..").should().beFreeOfCycles();
+
+    /** The passes of the reading, in their order: each needs only what stands before it, and the records of the door. */
+    @ArchTest
+    static final ArchRule passesNeedNoLaterOnes = layered(
+            "wording", "model", "line", "cut", "cue", "block", "column", "list", "habit", "role", "draft", "key",
+            "make", "check");
+
+    private static ArchRule layered(String... passes) {
+        Architectures.LayeredArchitecture layers =
+                Architectures.layeredArchitecture().consideringOnlyDependenciesInLayers();
+        for (String pass : passes) {
+            layers = layers.layer(pass).definedBy("org.tidyleaf.reading." + pass);
+        }
+        for (int i = 0; i < passes.length - 1; i++) {
+            String[] later = Arrays.copyOfRange(passes, i + 1, passes.length);
+            layers = layers.whereLayer(passes[i]).mayOnlyBeAccessedByLayers(later);
+        }
+        return layers.whereLayer(passes[passes.length - 1]).mayNotBeAccessedByAnyLayer();
+    }
 
     /** The same input has to give the same output: nothing in the core may ask what time it is. */
     @ArchTest

@@ -17,6 +17,8 @@ import org.tidyleaf.question.PictureLabel;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.TableEntry;
 import org.tidyleaf.question.TextEntry;
+import org.tidyleaf.reading.line.GapParser;
+import org.tidyleaf.reading.wording.NumberParser;
 
 /** Right answers as a teacher types them: "colour / color", a line for each gap; "3.2 mm (± 0.1)". */
 public final class AnswerText {

@@ -2,6 +2,7 @@ package org.tidyleaf.reading;
 
 import java.util.Map;
 import java.util.Optional;
+import org.tidyleaf.reading.model.Piece;
 import org.tidyleaf.source.Segment;
 
 /**
@@ -25,7 +26,7 @@ public record Pins(Map<Integer, Pin> byLine, Map<Segment, Role> words) {
     }
 
     /** What a piece is to be: pinned by its own words, or as the beginning of a pinned line. */
-    Optional<Pin> at(Piece piece) {
+    public Optional<Pin> at(Piece piece) {
         Segment place = piece.segment();
         for (Map.Entry<Segment, Role> pinned : words.entrySet()) {
             Segment part = pinned.getKey();
@@ -37,7 +38,7 @@ public record Pins(Map<Integer, Pin> byLine, Map<Segment, Role> words) {
     }
 
     /** Whether anything is said about the line that a piece stands in. */
-    boolean concern(Piece piece) {
+    public boolean concern(Piece piece) {
         int line = piece.segment().line();
         return byLine.containsKey(line) || words.keySet().stream().anyMatch(part -> part.line() == line);
     }

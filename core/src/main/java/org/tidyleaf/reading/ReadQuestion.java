@@ -28,7 +28,7 @@ public record ReadQuestion(
     }
 
     /** The same question, its key found elsewhere. */
-    ReadQuestion keyed(Question other, KeySource source, String why) {
+    public ReadQuestion keyed(Question other, KeySource source, String why) {
         List<String> more = new ArrayList<>(evidence);
         more.add(why);
         return new ReadQuestion(other, more, source, doubt, stem, options);

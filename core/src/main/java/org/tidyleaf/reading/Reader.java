@@ -3,6 +3,24 @@ package org.tidyleaf.reading;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.tidyleaf.reading.check.LedgerKeeper;
+import org.tidyleaf.reading.check.SnagFinder;
+import org.tidyleaf.reading.cue.CueFinder;
+import org.tidyleaf.reading.cut.PieceSplitter;
+import org.tidyleaf.reading.draft.DraftMaker;
+import org.tidyleaf.reading.key.InstructorCopy;
+import org.tidyleaf.reading.key.KeyGatherer;
+import org.tidyleaf.reading.list.KeyInOrder;
+import org.tidyleaf.reading.list.KeyListFinder;
+import org.tidyleaf.reading.make.QuestionMaker;
+import org.tidyleaf.reading.model.Assigned;
+import org.tidyleaf.reading.model.Cues;
+import org.tidyleaf.reading.model.Drafts;
+import org.tidyleaf.reading.model.GatheredKey;
+import org.tidyleaf.reading.model.KeyList;
+import org.tidyleaf.reading.model.Layouts;
+import org.tidyleaf.reading.role.Lessons;
+import org.tidyleaf.reading.role.RoleAssigner;
 import org.tidyleaf.source.Source;
 
 /**

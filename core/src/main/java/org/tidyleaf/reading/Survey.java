@@ -9,6 +9,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.tidyleaf.reading.block.BlockFinder;
+import org.tidyleaf.reading.column.ColumnFinder;
+import org.tidyleaf.reading.cue.CueFinder;
+import org.tidyleaf.reading.cut.PieceSplitter;
+import org.tidyleaf.reading.cut.PinnedWords;
+import org.tidyleaf.reading.habit.HabitFinder;
+import org.tidyleaf.reading.list.KeyListFinder;
+import org.tidyleaf.reading.model.Blocks;
+import org.tidyleaf.reading.model.Cues;
+import org.tidyleaf.reading.model.Habits;
+import org.tidyleaf.reading.model.KeyList;
+import org.tidyleaf.reading.model.Layouts;
+import org.tidyleaf.reading.model.Piece;
+import org.tidyleaf.reading.role.RoleAssigner;
 import org.tidyleaf.source.Place;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -93,23 +107,23 @@ public final class Survey {
         return named;
     }
 
-    List<Cues> cues() {
+    public List<Cues> cues() {
         return cues;
     }
 
-    Layouts layouts() {
+    public Layouts layouts() {
         return layouts;
     }
 
-    Habits habits() {
+    public Habits habits() {
         return habits;
     }
 
-    Optional<RoleAssigner.Trace> trace() {
+    public Optional<RoleAssigner.Trace> trace() {
         return Optional.ofNullable(trace.get());
     }
 
-    void remember(RoleAssigner.Trace last) {
+    public void remember(RoleAssigner.Trace last) {
         trace = new SoftReference<>(last);
     }
 
@@ -120,7 +134,7 @@ public final class Survey {
         }
     }
 
-    void remember(Pins pins, Reading reading) {
+    public void remember(Pins pins, Reading reading) {
         synchronized (readings) {
             readings.put(pins, new SoftReference<>(reading));
         }

@@ -7,6 +7,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.tidyleaf.question.Option;
 import org.tidyleaf.question.QuestionType;
+import org.tidyleaf.reading.line.WordBanks;
+import org.tidyleaf.reading.wording.Vocabulary;
+import org.tidyleaf.reading.wording.Words;
 
 /** What words of a question tell about paper and order, in all languages known. */
 public final class Wording {

@@ -1,8 +1,8 @@
 /**
- * A source to a reading: what every line is, and the questions it makes. Several looks at the whole document, each a
- * class with one verb: pieces, cues, habits, roles, questions, keys, ledger. Comes in as {@link
+ * A source to a reading: what every line is, and the questions it makes. Comes in as {@link
  * org.tidyleaf.source.Source} with the teacher's {@link org.tidyleaf.reading.Pins}, goes out as {@link
- * org.tidyleaf.reading.Reading}. Start at {@link org.tidyleaf.reading.Reader}.
+ * org.tidyleaf.reading.Reading}. Start at {@link org.tidyleaf.reading.Reader}, the list of passes; each pass is a
+ * package of its own and needs none of those after it.
  */
 @NullMarked
 package org.tidyleaf.reading;
