@@ -196,7 +196,7 @@ final class DocWalker {
     /** A sign of a symbol font, a tick or a box perhaps. */
     private static String symbol(CharacterRun run) {
         char sign = run.getSymbolCharacter();
-        return DocxNumbering.bullet(String.valueOf(sign < 0x100 ? (char) (sign + 0xF000) : sign));
+        return ListLabels.bullet(String.valueOf(sign < 0x100 ? (char) (sign + 0xF000) : sign));
     }
 
     private static Place shown(CharacterRun run, Place place) {
@@ -228,7 +228,7 @@ final class DocWalker {
         String text = AbstractWordUtils.getBulletText(state, paragraph.getList(), (char) paragraph.getIlvl());
         String label =
                 text == null ? "" : text.replaceAll("[\\u0000-\\u001f]", " ").strip();
-        return label.matches("[\\uE000-\\uF8FF]") ? DocxNumbering.bullet(label) : label;
+        return label.matches("[\\uE000-\\uF8FF]") ? ListLabels.bullet(label) : label;
     }
 
     private Optional<String> picture(CharacterRun run) {

@@ -3,7 +3,6 @@ package org.tidyleaf.intake;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -64,21 +63,6 @@ final class DocxFormat implements Format {
         return start.chars().noneMatch(c -> c < 9);
     }
 
-    /** The media type that a picture's file name tells, or empty. */
-    static String mediaType(String target) {
-        String ending = target.substring(target.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
-        return switch (ending) {
-            case "png" -> "image/png";
-            case "jpg", "jpeg" -> "image/jpeg";
-            case "gif" -> "image/gif";
-            case "bmp" -> "image/bmp";
-            case "emf" -> "image/emf";
-            case "wmf" -> "image/wmf";
-            case "svg" -> "image/svg+xml";
-            default -> "";
-        };
-    }
-
     /** The parts beside the main one, by their file names. */
     private record DocxParts(String name, ZipParts zip) {
 
@@ -111,7 +95,7 @@ final class DocxFormat implements Format {
             for (Element relation : relations(part)) {
                 String target = Xml.attribute(relation, "Target");
                 String path = target.startsWith("/") ? target.substring(1) : FOLDER + target;
-                String type = mediaType(target);
+                String type = Pictures.mediaType(target);
                 if (!type.isEmpty() && !Xml.attribute(relation, "TargetMode").equals("External")) {
                     zip.find(path)
                             .ifPresent(bytes ->

@@ -26,7 +26,7 @@ final class DocxForms {
                     entries.add(Xml.attribute(child, "val"));
                 }
             }
-            return inBrackets(entries);
+            return LineCollector.inBrackets(entries);
         });
     }
 
@@ -41,7 +41,7 @@ final class DocxForms {
                 properties.flatMap(p -> Xml.child(p, "dropDownList").or(() -> Xml.child(p, "comboBox")));
         if (list.isPresent()) {
             List<String> items = items(list.get());
-            return items.size() > 1 ? Optional.of(inBrackets(items)) : Optional.empty();
+            return items.size() > 1 ? Optional.of(LineCollector.inBrackets(items)) : Optional.empty();
         }
         boolean waiting = properties
                 .filter(p -> Xml.child(p, "showingPlcHdr").isPresent())
@@ -61,9 +61,5 @@ final class DocxForms {
             }
         }
         return items;
-    }
-
-    static String inBrackets(List<String> words) {
-        return "(" + String.join(" / ", words) + ")";
     }
 }

@@ -3,7 +3,6 @@ package org.tidyleaf.intake;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -106,7 +105,7 @@ final class DocxNumbering {
                 .map(e -> Xml.attribute(e, "val"))
                 .orElse("");
         if (format(num, level).equals("bullet")) {
-            return bullet(text);
+            return ListLabels.bullet(text);
         }
         boolean legal = definition.flatMap(l -> Xml.child(l, "isLgl")).isPresent();
         Matcher matcher = PLACEHOLDER.matcher(text);
@@ -115,20 +114,9 @@ final class DocxNumbering {
             int other = matcher.group(1).charAt(0) - '1';
             int value = count[other] == Integer.MIN_VALUE ? start(num, other) : count[other];
             String format = legal ? "decimal" : format(num, other);
-            matcher.appendReplacement(label, Matcher.quoteReplacement(print(value, format)));
+            matcher.appendReplacement(label, Matcher.quoteReplacement(ListLabels.print(value, format)));
         }
         return matcher.appendTail(label).toString().strip();
-    }
-
-    /** Symbol fonts keep their bullets in the private use area; the boxes among them matter, the rest is a bullet. */
-    static String bullet(String text) {
-        return switch (text) {
-            case "\uF0A8", "\uF06F", "\uF0A3", "\uF071", "\uF072", "\u2610", "\u25A1", "\u274F" -> "\u2610";
-            case "\uF0FE", "\uF052", "\u2611", "\u2612" -> "\u2611";
-            case "\uF0FC", "\u2713", "\u2714" -> "\u2713";
-            case "" -> "";
-            default -> text.isBlank() ? "" : "\u2022";
-        };
     }
 
     private String format(Element num, int level) {
@@ -180,54 +168,5 @@ final class DocxNumbering {
             // A number that is none is as good as absent.
             return otherwise;
         }
-    }
-
-    /** One value in a numbering format of 17.18.59, ST_NumberFormat; unknown formats print as decimal. */
-    static String print(int value, String format) {
-        return switch (format) {
-            case "upperLetter" -> letters(value);
-            case "lowerLetter" -> letters(value).toLowerCase(Locale.ROOT);
-            case "upperRoman" -> roman(value);
-            case "lowerRoman" -> roman(value).toLowerCase(Locale.ROOT);
-            case "decimalZero" -> value < 10 ? "0" + value : String.valueOf(value);
-            case "decimalEnclosedParen" -> "(" + value + ")";
-            case "ordinal" -> value + ordinalEnding(value);
-            case "none" -> "";
-            default -> String.valueOf(value);
-        };
-    }
-
-    /** A to Z, then AA, BB, …, ZZ, AAA: the letter repeats (17.18.59). */
-    private static String letters(int value) {
-        if (value < 1) {
-            return String.valueOf(value);
-        }
-        String letter = String.valueOf((char) ('A' + (value - 1) % 26));
-        return letter.repeat(Math.min(20, (value - 1) / 26 + 1));
-    }
-
-    private static String roman(int value) {
-        if (value < 1 || value > 3999) {
-            return String.valueOf(value);
-        }
-        int[] values = {1000, 900, 500, 400, 100, 90, 50, 40, 10, 9, 5, 4, 1};
-        String[] signs = {"M", "CM", "D", "CD", "C", "XC", "L", "XL", "X", "IX", "V", "IV", "I"};
-        StringBuilder text = new StringBuilder();
-        int rest = value;
-        for (int i = 0; i < values.length; i++) {
-            while (rest >= values[i]) {
-                text.append(signs[i]);
-                rest -= values[i];
-            }
-        }
-        return text.toString();
-    }
-
-    private static String ordinalEnding(int value) {
-        int last = value % 10;
-        if (value % 100 / 10 == 1) {
-            return "th";
-        }
-        return last == 1 ? "st" : last == 2 ? "nd" : last == 3 ? "rd" : "th";
     }
 }

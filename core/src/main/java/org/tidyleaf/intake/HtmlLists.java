@@ -85,6 +85,6 @@ final class HtmlLists {
             case "upper-roman" -> "upperRoman";
             default -> "decimal";
         };
-        return number < 1 ? String.valueOf(number) : DocxNumbering.print(number, kind);
+        return number < 1 ? String.valueOf(number) : ListLabels.print(number, kind);
     }
 }

@@ -232,4 +232,9 @@ final class LineCollector {
     List<Line> lines() {
         return lines;
     }
+
+    /** Words of a form to choose from, as on paper. */
+    static String inBrackets(List<String> words) {
+        return "(" + String.join(" / ", words) + ")";
+    }
 }

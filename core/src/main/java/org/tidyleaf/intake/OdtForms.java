@@ -22,7 +22,7 @@ final class OdtForms {
         }
         List<String> entries = values(mark, "Dropdown_ListEntry");
         return type.endsWith("FORMDROPDOWN") && !entries.isEmpty()
-                ? Optional.of(DocxForms.inBrackets(entries))
+                ? Optional.of(LineCollector.inBrackets(entries))
                 : Optional.empty();
     }
 
@@ -42,7 +42,7 @@ final class OdtForms {
             }
         }
         if (items.size() > 1) {
-            return Optional.of(DocxForms.inBrackets(items));
+            return Optional.of(LineCollector.inBrackets(items));
         }
         boolean waiting = Xml.attribute(control, "showing-place-holder").equals("true")
                 && Xml.attribute(control, "checkbox").isEmpty();

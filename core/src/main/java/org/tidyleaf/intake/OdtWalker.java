@@ -143,7 +143,7 @@ final class OdtWalker {
         }
         Element e = definition.get();
         if (e.getLocalName().equals("list-level-style-bullet")) {
-            return DocxNumbering.bullet(Xml.attribute(e, "bullet-char"));
+            return ListLabels.bullet(Xml.attribute(e, "bullet-char"));
         }
         String number = shown(e, style, level, count);
         return number.isEmpty() ? "" : Xml.attribute(e, "num-prefix") + number + Xml.attribute(e, "num-suffix");
@@ -164,10 +164,10 @@ final class OdtWalker {
 
     private static String print(int value, String format) {
         return switch (format) {
-            case "a" -> DocxNumbering.print(value, "lowerLetter");
-            case "A" -> DocxNumbering.print(value, "upperLetter");
-            case "i" -> DocxNumbering.print(value, "lowerRoman");
-            case "I" -> DocxNumbering.print(value, "upperRoman");
+            case "a" -> ListLabels.print(value, "lowerLetter");
+            case "A" -> ListLabels.print(value, "upperLetter");
+            case "i" -> ListLabels.print(value, "lowerRoman");
+            case "I" -> ListLabels.print(value, "upperRoman");
             case "" -> "";
             default -> String.valueOf(value);
         };
@@ -331,7 +331,7 @@ final class OdtWalker {
                                 .map(Element::getTextContent)
                                 .orElse("");
                         String id = "f" + (figures.size() + 1);
-                        figures.add(new Figure(id, DocxFormat.mediaType(path), alternative, bytes));
+                        figures.add(new Figure(id, Pictures.mediaType(path), alternative, bytes));
                         lines.figure(id);
                     }
                 });

@@ -9,6 +9,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.zip.GZIPInputStream;
 import javax.imageio.ImageIO;
@@ -170,5 +171,20 @@ final class Pictures {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ImageIO.write(image, "png", out);
         return out.toByteArray();
+    }
+
+    /** The media type that a picture's file name tells, or empty. */
+    static String mediaType(String target) {
+        String ending = target.substring(target.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+        return switch (ending) {
+            case "png" -> "image/png";
+            case "jpg", "jpeg" -> "image/jpeg";
+            case "gif" -> "image/gif";
+            case "bmp" -> "image/bmp";
+            case "emf" -> "image/emf";
+            case "wmf" -> "image/wmf";
+            case "svg" -> "image/svg+xml";
+            default -> "";
+        };
     }
 }

@@ -433,7 +433,7 @@ final class RtfWalker {
     private void printLabel() {
         String strip = label.toString().strip();
         boolean symbol = strip.length() == 1 && !Character.isLetterOrDigit(strip.charAt(0));
-        lines.label(symbol ? DocxNumbering.bullet(strip) : strip);
+        lines.label(symbol ? ListLabels.bullet(strip) : strip);
         label.setLength(0);
     }
 

@@ -40,7 +40,7 @@ final class SymbolFonts {
             String unicode = GlyphList.getAdobeGlyphList().toUnicode(name);
             return unicode == null ? "\u2022" : unicode;
         }
-        return DocxNumbering.bullet(String.valueOf((char) (PRIVATE + code)));
+        return ListLabels.bullet(String.valueOf((char) (PRIVATE + code)));
     }
 
     private static boolean isPrivate(int c) {

@@ -57,7 +57,7 @@ final class ZipFormat implements Format {
     private static List<NamedPictures.File> pictures(ZipParts parts) {
         List<NamedPictures.File> pictures = new ArrayList<>();
         for (String path : parts.names().stream().sorted().toList()) {
-            String type = DocxFormat.mediaType(path);
+            String type = Pictures.mediaType(path);
             Optional<byte[]> bytes = parts.find(path);
             if (type.startsWith("image/") && !isSystem(path) && bytes.isPresent()) {
                 pictures.add(new NamedPictures.File(bare(path), type, bytes.get()));
