@@ -26,6 +26,11 @@ class ArchitectureTest {
     static final ArchRule packagesFormNoCycles =
             slices().matching("org.tidyleaf.(*)..").should().beFreeOfCycles();
 
+    /** A format needs what all of them share, and never two one another. */
+    @ArchTest
+    static final ArchRule formatsFormNoCycles =
+            slices().matching("org.tidyleaf.intake.(*)..").should().beFreeOfCycles();
+
     /** The passes of the reading, in their order: each needs only what stands before it, and the records of the door. */
     @ArchTest
     static final ArchRule passesNeedNoLaterOnes = layered(

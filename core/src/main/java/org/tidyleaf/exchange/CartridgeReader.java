@@ -10,7 +10,7 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import org.jsoup.Jsoup;
 import org.jsoup.helper.W3CDom;
-import org.tidyleaf.intake.Xml;
+import org.tidyleaf.intake.common.Xml;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.MultipleChoice;
 import org.tidyleaf.question.Option;

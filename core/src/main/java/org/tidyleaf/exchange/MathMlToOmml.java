@@ -2,7 +2,7 @@ package org.tidyleaf.exchange;
 
 import java.util.List;
 import org.tidyleaf.intake.IntakeException;
-import org.tidyleaf.intake.Xml;
+import org.tidyleaf.intake.common.Xml;
 import org.w3c.dom.Element;
 
 /** The MathML that {@link LatexMathMl} makes to Office Math (ECMA-376 part 1, 22.1). */

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.tidyleaf.intake.IntakeException;
-import org.tidyleaf.intake.Xml;
+import org.tidyleaf.intake.common.Xml;
 import org.w3c.dom.Attr;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;

@@ -12,7 +12,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.tidyleaf.intake.Xml;
+import org.tidyleaf.intake.common.Xml;
 import org.tidyleaf.question.ExtendedText;
 import org.tidyleaf.question.GapMatch;
 import org.tidyleaf.question.Grid;

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Optional;
 import javax.imageio.ImageIO;
+import org.tidyleaf.intake.common.Pictures;
 import org.tidyleaf.source.Figure;
 
 /** A picture that a teacher adds to a question by hand, and what can be cut from one. */

@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.tidyleaf.intake.common.Format;
+import org.tidyleaf.intake.common.Pictures;
+import org.tidyleaf.intake.common.ZipParts;
 import org.tidyleaf.source.Source;
 
 /** One document together with the picture files that its text names, packed as a .zip. */

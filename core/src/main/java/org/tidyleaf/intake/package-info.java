@@ -1,5 +1,5 @@
 /**
- * Files to {@link org.tidyleaf.source.Source}. One class per format behind {@link org.tidyleaf.intake.Format}; the door
+ * Files to {@link org.tidyleaf.source.Source}. One class per format behind {@link org.tidyleaf.intake.common.Format}; the door
  * is {@link org.tidyleaf.intake.Intake}. Decides nothing about questions.
  */
 @NullMarked

@@ -13,6 +13,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.tidyleaf.intake.common.ListLabels;
 import org.tidyleaf.source.Emphasis;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Note;
@@ -53,7 +54,7 @@ class DocxFormatTest {
         "13, ordinal, 13th"
     })
     void numbersPrintInTheFormatsOfTheStandard(int value, String format, String printed) {
-        assertThat(DocxNumbering.print(value, format)).isEqualTo(printed);
+        assertThat(ListLabels.print(value, format)).isEqualTo(printed);
     }
 
     /** ISO/IEC 29500-1, 17.9.10 (lvlRestart, its default): a deeper level begins anew after a higher one. */

@@ -14,6 +14,7 @@ import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.tidyleaf.intake.common.Pictures;
 import org.tidyleaf.source.Figure;
 import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Note;

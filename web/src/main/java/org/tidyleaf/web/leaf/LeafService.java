@@ -17,7 +17,7 @@ import org.tidyleaf.exchange.StoredJson;
 import org.tidyleaf.exchange.TestJson;
 import org.tidyleaf.intake.Intake;
 import org.tidyleaf.intake.IntakeException;
-import org.tidyleaf.intake.PdfPages;
+import org.tidyleaf.intake.pdf.PdfPages;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.reading.Role;
