@@ -21,6 +21,9 @@ final class TickedColumns {
 
     private static final String TICK =
             "(?:[\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf\u25ef]|\\[[ xX]?]|\\([ xX]?\\)|[oO](?=\\s|$))";
+    /** What the last of the ticks may end with. */
+    private static final String LAST_SIGNS = "\u2713\u2714\u2715\u2717\u2610\u2611\u2612\u25a1\u25cb\u25cf\u25ef])oO";
+
     private static final String APART = "(?:\\s*\\t\\s*|\\s{2,})";
     private static final Pattern ROW = Pattern.compile("(\\S.*?)((?:" + APART + TICK + "){2,8})\\s*");
     private static final Pattern ONE = Pattern.compile(TICK);
@@ -53,13 +56,19 @@ final class TickedColumns {
     }
 
     private static int ticks(Line line) {
-        if (line.layout().cell().isPresent() || line.layout().place() != Place.BODY) {
+        if (line.layout().cell().isPresent() || line.layout().place() != Place.BODY || !endsInTick(line.text())) {
             return 0;
         }
         Matcher row = ROW.matcher(line.text());
         return row.matches() && !ONE.matcher(row.group(1)).lookingAt()
                 ? (int) ONE.matcher(row.group(2)).results().count()
                 : 0;
+    }
+
+    /** A cheap look before the pattern is tried. */
+    private static boolean endsInTick(String text) {
+        String row = text.stripTrailing();
+        return !row.isEmpty() && LAST_SIGNS.indexOf(row.charAt(row.length() - 1)) >= 0;
     }
 
     private Source run() {

@@ -10,10 +10,8 @@ public final class Colors {
 
     /** @param hex six hex digits, red, green, blue */
     public static boolean isColored(String hex) {
-        if (!hex.matches("[0-9a-fA-F]{6}")) {
-            return false;
-        }
-        return isColored(Integer.parseInt(hex, 16));
+        boolean digits = hex.length() == 6 && hex.chars().allMatch(sign -> Character.digit(sign, 16) >= 0);
+        return digits && isColored(Integer.parseInt(hex, 16));
     }
 
     /** @param rgb eight bits each for red, green, blue; what is above them does not matter */

@@ -67,14 +67,17 @@ public final class ListedOrder {
     /** The order asked for; empty where the sentence lists nothing, or its key is no order of what it lists. */
     public static Optional<Order> find(Particulars particulars, GatheredKey key) {
         String asked = particulars.stem().typed();
-        Matcher strokes = IN_STROKES.matcher(asked);
-        Matcher inLine = IN_LINE.matcher(asked);
-        boolean ownLine = inLine.matches() && isList(inLine.group(2));
-        Matcher listed = ownLine ? inLine : strokes.matches() ? strokes : LISTED.matcher(asked);
         Optional<Order> labelled = labelled(particulars, key);
         if (labelled.isPresent()) {
             return labelled;
         }
+        if (asked.indexOf(':') < 0 && asked.indexOf('/') < 0 && asked.indexOf('\n') < 0) {
+            return Optional.empty();
+        }
+        Matcher strokes = IN_STROKES.matcher(asked);
+        Matcher inLine = IN_LINE.matcher(asked);
+        boolean ownLine = inLine.matches() && isList(inLine.group(2));
+        Matcher listed = ownLine ? inLine : strokes.matches() ? strokes : LISTED.matcher(asked);
         boolean lists = ownLine || asked.indexOf(':') >= 0 || asked.indexOf('/') >= 0;
         if (!lists || particulars.stem().gapCount() > 0 || !listed.matches()) {
             return Optional.empty();

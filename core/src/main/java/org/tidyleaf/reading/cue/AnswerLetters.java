@@ -19,10 +19,10 @@ final class AnswerLetters {
     private static final List<String> SIGNS = List.of(":", ".", ")");
 
     private final List<Cues> all;
-    private final Pattern asked;
-    private final Pattern answered;
-    private final Pattern next;
-    private final Pattern before;
+    private final Labelled asked;
+    private final Labelled answered;
+    private final Labelled next;
+    private final Labelled before;
 
     private AnswerLetters(List<Cues> all, String[] letters, String sign) {
         this.all = all;
@@ -32,8 +32,11 @@ final class AnswerLetters {
         next = labelled(String.valueOf((char) (letters[1].charAt(0) + 1)), sign);
     }
 
-    private static Pattern labelled(String letter, String sign) {
-        return Pattern.compile("\\s*" + letter + "\\s?" + Pattern.quote(sign) + "\\s+(?=\\S)");
+    /** A letter with its sign; most lines begin with another letter, and need no pattern tried. */
+    private record Labelled(String letter, Pattern pattern) {}
+
+    private static Labelled labelled(String letter, String sign) {
+        return new Labelled(letter, Pattern.compile("\\s*" + letter + "\\s?" + Pattern.quote(sign) + "\\s+(?=\\S)"));
     }
 
     static void mark(List<Cues> all) {
@@ -85,12 +88,14 @@ final class AnswerLetters {
         }
     }
 
-    private static boolean begins(Cues cues, Pattern label) {
-        return cues.piece().first() && label.matcher(cues.line().text()).lookingAt();
+    private static boolean begins(Cues cues, Labelled label) {
+        return cues.piece().first()
+                && cues.text().startsWith(label.letter())
+                && label.pattern().matcher(cues.line().text()).lookingAt();
     }
 
-    private static int end(Cues cues, Pattern label) {
-        Matcher matcher = label.matcher(cues.line().text());
+    private static int end(Cues cues, Labelled label) {
+        Matcher matcher = label.pattern().matcher(cues.line().text());
         return matcher.lookingAt() ? matcher.end() : 0;
     }
 }

@@ -11,7 +11,10 @@ import org.tidyleaf.question.Prose;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
 
-/** A question while its lines are gathered. Private to one reading, filled by {@code DraftMaker} alone. */
+/**
+ * A question while its lines are gathered. Private to one reading; {@code DraftMaker} and the passes behind it fill its fields in
+ * turn, which is why they are open to them.
+ */
 public final class Draft {
     public final String id;
     /** As printed; the letter of a part comes behind the number of its question. */
