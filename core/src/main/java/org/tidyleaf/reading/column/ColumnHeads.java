@@ -49,6 +49,8 @@ final class ColumnHeads {
                 row.values().stream()
                         .map(piece -> all.get(piece).text())
                         .filter(head -> head.strip().split("\\s+").length < 3)
+                        // "r | f" is "R | F".
+                        .map(head -> head.length() == 1 ? head.toUpperCase(Locale.ROOT) : head)
                         .toList());
         boolean inOne = row.values().stream()
                         .filter(piece -> JudgedBy.in(all.get(piece).text()).isPresent())

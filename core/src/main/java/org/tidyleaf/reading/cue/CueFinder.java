@@ -104,6 +104,7 @@ public final class CueFinder {
         NumberedGaps.label(all);
         FormRows.label(all);
         PointsBeforeNumbers.label(all);
+        LevelsBesideNumbers.label(all);
         IndentedNumbers.label(all);
         BoxesBehind.label(all);
         BracketsBehindLetters.mark(all);

@@ -11,6 +11,7 @@ import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.reading.cue.FormRows;
 import org.tidyleaf.reading.cue.GappedTexts;
+import org.tidyleaf.reading.cue.LevelsBesideNumbers;
 import org.tidyleaf.reading.cue.NamedNumbers;
 import org.tidyleaf.reading.cue.NumberedGaps;
 import org.tidyleaf.reading.cue.PointsBeforeNumbers;
@@ -395,6 +396,7 @@ public final class DraftMaker {
             draft.points = Optional.of(points);
             draft.pointed = true;
         });
+        stemLabel(cues).flatMap(label -> LevelsBesideNumbers.of(cues, label)).ifPresent(draft.labels::add);
         draft.inSequence = habits.chained().contains(index);
         List<String> named = WordBanks.named(cues.text());
         draft.bank = named.isEmpty() ? sections.bank() : named;

@@ -52,6 +52,10 @@ public final class LabelFinder {
     private static final Pattern CODE = Pattern.compile(
             "((?=[A-Z0-9.-]*\\d)(?=[A-Z0-9.-]*[A-Z])[A-Z0-9]{2,8}(?:[.-][A-Z0-9]{1,6})?)[.):]?(\\s+|$)");
 
+    /** "1.1.02-114": the number of a question in a catalogue. */
+    private static final Pattern CATALOGUE =
+            Pattern.compile("(\\d{1,2}(?:\\.\\d{1,3}){1,3}[-\u2013]\\d{1,4})[.):]?(\\s+(?=\\D)|$)");
+
     public static final String DECIMAL_SHAPE = "code 9.9";
 
     private static final Pattern DECIMAL = Pattern.compile(
@@ -290,6 +294,11 @@ public final class LabelFinder {
     }
 
     private static void code(String text, int at, int end, List<Label> labels) {
+        Matcher catalogue = at(CATALOGUE, text, at, end);
+        if (catalogue.lookingAt()) {
+            String shape = "code " + catalogue.group(1).replaceAll("\\d+", "9");
+            labels.add(new Label(Label.Kind.CODE, 0, catalogue.group(1), shape, at, catalogue.end()));
+        }
         Matcher m = at(CODE, text, at, end);
         if (m.lookingAt()) {
             String shape = m.group(1).replaceAll("[A-Z]+", "A").replaceAll("\\d+", "9");

@@ -80,7 +80,7 @@ public final class NumberParser {
                     .filter(word -> word.compareTo(value) == 0)
                     .map(word -> new NumericEntry.Key(value, Optional.empty(), ""));
         }
-        if (unit.split("\\s+").length > 3) {
+        if (unit.split("\\s+").length > 3 || Months.isOne(unit)) {
             return Optional.empty();
         }
         Optional<BigDecimal> tolerance = Optional.ofNullable(matcher.group(3)).map(NumberParser::number);
