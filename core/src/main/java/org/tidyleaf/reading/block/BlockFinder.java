@@ -76,6 +76,7 @@ public final class BlockFinder {
         FormRows.rooms(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.LISTED));
         GradeScales.find(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.SCALE));
         finder.found.putAll(AnswerGrids.find(all));
+        finder.found.putAll(LabelledRooms.find(all));
         SubParts.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.SUB_PART));
         TextsToRead.find(all).forEach(finder.found::putIfAbsent);
         return new Blocks(Map.copyOf(finder.found));

@@ -18,6 +18,7 @@ import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.reading.ReadQuestion;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.reading.Snag;
+import org.tidyleaf.reading.cue.CrosswordClues;
 import org.tidyleaf.reading.key.KeyGatherer;
 import org.tidyleaf.reading.model.Assigned;
 import org.tidyleaf.reading.model.Cues;
@@ -197,7 +198,12 @@ public final class SnagFinder {
         for (int i = 1; i < drafts.size(); i++) {
             String above = drafts.get(i - 1).number;
             String here = drafts.get(i).number;
-            if (above.matches("\\d{1,4}") && here.matches("\\d{1,4}")) {
+            boolean counted = above.matches("\\d{1,4}")
+                    && here.matches("\\d{1,4}")
+                    // Clues leave out the numbers of the other list.
+                    && !CrosswordClues.isOne(drafts.get(i))
+                    && !CrosswordClues.isOne(drafts.get(i - 1));
+            if (counted) {
                 int step = Integer.parseInt(here) - lastNumber(drafts.get(i - 1), Integer.parseInt(above));
                 if (step > 1 && !countsOnFromHead(all, drafts.get(i - 1), Integer.parseInt(here))) {
                     add(

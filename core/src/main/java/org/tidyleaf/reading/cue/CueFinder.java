@@ -105,6 +105,7 @@ public final class CueFinder {
         FormRows.label(all);
         PointsBeforeNumbers.label(all);
         LevelsBesideNumbers.label(all);
+        CrosswordClues.label(all);
         IndentedNumbers.label(all);
         BoxesBehind.label(all);
         BracketsBehindLetters.mark(all);

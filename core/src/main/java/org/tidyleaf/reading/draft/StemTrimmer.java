@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.tidyleaf.reading.cue.CrosswordClues;
 import org.tidyleaf.reading.cue.OrLines;
 import org.tidyleaf.reading.line.AnswerParser;
 import org.tidyleaf.reading.line.GapParser;
@@ -283,6 +284,9 @@ final class StemTrimmer {
 
     private Segment withoutPoints(Draft draft, Segment segment) {
         String text = source.text(segment);
+        if (countsLetters(draft, text)) {
+            return segment;
+        }
         Optional<PointsFinder.Found> sum = PointsFinder.sumAtEnd(text);
         if (sum.isPresent()) {
             draft.points = Optional.of(sum.get().points());
@@ -345,6 +349,11 @@ final class StemTrimmer {
                         ? new Segment(segment.line(), segment.from() + points.to(), segment.to())
                         : new Segment(segment.line(), segment.from(), segment.from() + points.from()))
                 .orElse(segment);
+    }
+
+    /** "A male bee (5)" among the clues of a crossword. */
+    private static boolean countsLetters(Draft draft, String text) {
+        return CrosswordClues.isOne(draft) && PointsFinder.bareBeside(text).isPresent();
     }
 
     /** Between the number or the points and the text a dash or colon is left over. */

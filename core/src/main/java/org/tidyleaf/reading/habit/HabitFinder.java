@@ -16,6 +16,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.tidyleaf.reading.cue.CrosswordClues;
 import org.tidyleaf.reading.cue.Exercises;
 import org.tidyleaf.reading.cue.ListHeads;
 import org.tidyleaf.reading.line.Directions;
@@ -430,7 +431,7 @@ public final class HabitFinder {
             boolean option = !parts.contains(i)
                     && all.get(i).labels().stream().anyMatch(label -> options.containsKey(label.shape()));
             String text = all.get(i).text();
-            boolean counts = !option || PointsFinder.isTabbed(text);
+            boolean counts = !CrosswordClues.isOne(all.get(i)) && (!option || PointsFinder.isTabbed(text));
             if (counts && !without.contains(i) && !all.get(i).is(Trait.OFF_BODY)) {
                 Optional<PointsFinder.Found> found =
                         PointsFinder.bareBeside(text).filter(points -> points.from() > 0);

@@ -3,8 +3,12 @@ package org.tidyleaf.reading.line;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -74,22 +78,30 @@ public final class GapParser {
         return spellings(text.replaceAll(COMMA, " / "));
     }
 
-    /** "A = blade, B = handle": the spellings by their labels; empty unless every label has its own. */
+    /** "A = blade, B = handle", "A blade, B handle": the spellings by their labels, in whatever order; empty unless every label has its own. */
     public static Optional<List<List<String>>> lettered(String text, List<String> labels) {
-        List<List<String>> result = new ArrayList<>();
-        int from = -1;
+        Map<String, int[]> places = new HashMap<>();
+        TreeSet<Integer> starts = new TreeSet<>(Set.of(text.length()));
         for (String label : labels) {
-            Matcher matcher = Pattern.compile("(?:^|[\\s,;(])" + Pattern.quote(label) + "\\s*[-\u2013:=.)]\\s*")
+            String sign = label.matches("\\p{Lu}")
+                    ? "(?:\\s*[-\u2013:=.)]\\s*|\\s+(?=[\\p{L}\\d]))"
+                    : "\\s*[-\u2013:=.)]\\s*";
+            Matcher matcher = Pattern.compile("(?:^|[\\s,;(])" + Pattern.quote(label) + sign)
                     .matcher(text);
-            if (!matcher.find(Math.max(0, from))) {
+            if (!matcher.find() || places.put(label, new int[] {matcher.start(), matcher.end()}) != null) {
                 return Optional.empty();
             }
-            if (from >= 0) {
-                result.add(spellings(text.substring(from, matcher.start())));
-            }
-            from = matcher.end();
+            starts.add(matcher.start());
         }
-        result.add(spellings(from < 0 ? "" : text.substring(from)));
+        List<List<String>> result = new ArrayList<>();
+        for (String label : labels) {
+            int[] place = places.get(label);
+            int end = starts.higher(place[0]);
+            if (end < place[1]) {
+                return Optional.empty();
+            }
+            result.add(spellings(text.substring(place[1], end)));
+        }
         return Optional.of(result);
     }
 

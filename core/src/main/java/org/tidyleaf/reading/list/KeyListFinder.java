@@ -53,6 +53,10 @@ public final class KeyListFinder {
 
     /** The list at the end of a test, if it has one. */
     public static KeyList find(List<Cues> all, Blocks blocks) {
+        Optional<KeyList> crossword = CrosswordKeys.find(all);
+        if (crossword.isPresent()) {
+            return crossword.get();
+        }
         for (int i = all.size() - 1; i > 0; i--) {
             if (KeyHeadings.isHeading(all, i)) {
                 KeyListReader reader = new KeyListReader(all);

@@ -131,12 +131,17 @@ final class GapLines {
     private static TextEntry blanks(Draft draft, Particulars particulars, String said) {
         List<Inline> gaps = new ArrayList<>();
         int before = particulars.stem().gapCount();
+        List<String> labels = draft.options.stream().map(option -> option.label).toList();
+        // Capitals are those of a picture; others only count the places.
+        boolean ofPicture = labels.stream().allMatch(label -> label.matches("\\p{Lu}"));
         for (int i = 1; i <= draft.options.size(); i++) {
-            gaps.add(new Inline.Text(" ", Set.of()));
+            gaps.add(new Inline.Text(ofPicture ? " " + labels.get(i - 1) + " " : " ", Set.of()));
             gaps.add(new Inline.Gap(before + i));
         }
         int all = before + draft.options.size();
+        Optional<List<List<String>>> byLetter = before == 0 ? GapParser.lettered(said, labels) : Optional.empty();
         return new TextEntry(
-                particulars.withStem(particulars.stem().plus(gaps).joined()), GapParser.accepted(said, all));
+                particulars.withStem(particulars.stem().plus(gaps).joined()),
+                byLetter.orElseGet(() -> GapParser.accepted(said, all)));
     }
 }

@@ -17,6 +17,7 @@ import org.tidyleaf.question.Question;
 import org.tidyleaf.question.TextEntry;
 import org.tidyleaf.question.TrueFalse;
 import org.tidyleaf.question.WordLimits;
+import org.tidyleaf.reading.cue.CrosswordClues;
 import org.tidyleaf.reading.line.AnswerParser;
 import org.tidyleaf.reading.line.Directions;
 import org.tidyleaf.reading.line.GapParser;
@@ -293,7 +294,10 @@ final class OpenMaker {
         }
         if (said.isEmpty()
                 && !explains
-                && (draft.writingLines() == 1 || draft.roomBeside || asksForWord(particulars))) {
+                && (draft.writingLines() == 1
+                        || draft.roomBeside
+                        || CrosswordClues.isOne(draft)
+                        || asksForWord(particulars))) {
             return new TextEntry(particulars, List.of(List.of()));
         }
         Prose model = draft.models.isEmpty() ? Prose.of(said) : Draft.join(draft.models);
