@@ -69,6 +69,13 @@ public final class OrLines {
         return text.length() < LONGEST && EITHER.matcher(text.strip()).matches();
     }
 
+    /** "OR" and nothing else, as it stands behind the number of the second of two questions. */
+    public static boolean isLoudOr(String text) {
+        return text.length() < LONGEST
+                && isUpper(text)
+                && OR.matcher(text.strip()).matches();
+    }
+
     private static boolean isUpper(String text) {
         return text.chars().anyMatch(Character::isLetter) && text.chars().noneMatch(Character::isLowerCase);
     }

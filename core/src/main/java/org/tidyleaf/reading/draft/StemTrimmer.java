@@ -100,7 +100,9 @@ final class StemTrimmer {
         }
         Segment behindRule = withoutBlanks(draft, rest);
         rest = behindRule.from() > rest.from() ? withoutPoints(draft, behindRule) : behindRule;
-        if (!source.text(rest).isBlank() && !OrLines.isEither(source.text(rest))) {
+        boolean heads =
+                OrLines.isEither(source.text(rest)) || draft.stem.isEmpty() && OrLines.isLoudOr(source.text(rest));
+        if (!source.text(rest).isBlank() && !heads) {
             filledGaps(draft, source.text(rest));
             draft.stem.add(rest);
         }
