@@ -229,7 +229,12 @@ final class DocumentSnags {
                 int first = Integer.parseInt(matcher.group(1));
                 int last = Integer.parseInt(matcher.group(2));
                 boolean met = questions.stream()
-                        .map(read -> read.question().particulars().number().replaceAll("\\D+$", ""))
+                        // "5–7" counts the gaps of one text.
+                        .map(read -> read.question()
+                                .particulars()
+                                .number()
+                                .replaceFirst("(?<=\\d)\\s?[\u2013-].*$", "")
+                                .replaceAll("\\D+$", ""))
                         .filter(number -> number.matches("\\d{1,4}"))
                         .mapToInt(Integer::parseInt)
                         .anyMatch(number -> first <= number && number <= last);

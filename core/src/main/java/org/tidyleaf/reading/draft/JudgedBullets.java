@@ -38,6 +38,34 @@ public final class JudgedBullets {
                 && draft.options.stream().allMatch(option -> option.label.isEmpty() && option.feedback.isEmpty());
     }
 
+    /** "2) True or false?" over "Bees sleep.   T  F" and "Wax is cut.   T  F", without letters or bullets: makes them statements. */
+    static void gather(Draft draft) {
+        boolean several = draft.judged.size() > 1
+                && draft.judged.firstKey() > 0
+                && draft.judged.lastKey() == draft.stem.size() - 1
+                && draft.options.isEmpty();
+        int from = several ? draft.judged.firstKey() : draft.stem.size();
+        List<Segment> rest = new ArrayList<>(draft.stem.subList(from, draft.stem.size()));
+        List<Segment> row = new ArrayList<>();
+        for (int i = 0; i < rest.size(); i++) {
+            row.add(rest.get(i));
+            Optional<Integer> marked = draft.judged.get(from + i);
+            if (marked != null) {
+                Draft statement = new Draft(draft.id, "", draft.section);
+                statement.stem.addAll(row);
+                statement.judgement = draft.judgement;
+                statement.judgementMarked = marked;
+                draft.statements.add(statement);
+                row.clear();
+            }
+        }
+        if (several) {
+            draft.stem.subList(from, draft.stem.size()).clear();
+            draft.judgement = List.of();
+            draft.judgementMarked = Optional.empty();
+        }
+    }
+
     /** The grid of a question's statements; {@code trueAndFalse} are the words where only letters are printed. */
     public static Grid grid(
             Draft draft, Particulars particulars, ProseMaker prose, Supplier<List<String>> trueAndFalse) {

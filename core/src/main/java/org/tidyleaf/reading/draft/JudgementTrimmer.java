@@ -37,6 +37,10 @@ final class JudgementTrimmer {
     private static final Pattern ROOM_BEHIND_PAIR =
             Pattern.compile("[:.]?\\s{0,9}(?<!_)_{2,}+\\s{0,3}(\\p{L}{0,10})\\s{0,3}_*+\\s*$");
 
+    /** "Honey never goes bad. True/False? (True)": behind a sentence, for "Tick: true or false?" asks of what stands below. */
+    private static final Pattern QUESTION_BEHIND_PAIR = Pattern.compile(
+            "(?<=[.!?]\\s{0,2}[(\\[]?\\p{L}{1,12}\\s?[/|]\\s?\\p{L}{1,12})[?]\\s{0,9}[(\\[]?\\s?(\\p{L}{0,10})\\s?[)\\]]?\\s*$");
+
     private final Source source;
 
     JudgementTrimmer(Source source) {
@@ -123,6 +127,13 @@ final class JudgementTrimmer {
                 && room.find()
                 && PrintedPairs.endsWithPair(text.substring(0, room.start()))) {
             return withoutPairAndRoom(draft, segment, room);
+        }
+        Matcher asked = QUESTION_BEHIND_PAIR.matcher(text);
+        if (text.indexOf('?') > 0
+                && draft.judgement.isEmpty()
+                && asked.find()
+                && PrintedPairs.endsWithPair(text.substring(0, asked.start()))) {
+            return withoutPairAndRoom(draft, segment, asked);
         }
         Matcher said = SAID_BEHIND.matcher(text);
         boolean bracketed = text.indexOf(')') >= 0 || text.indexOf(']') >= 0;

@@ -65,6 +65,7 @@ final class PartSplitter {
 
     List<Draft> split(List<Draft> questions) {
         List<Draft> result = new ArrayList<>();
+        questions.forEach(JudgedBullets::gather);
         if (questions.stream().noneMatch(this::hasParts)) {
             return questions;
         }

@@ -92,10 +92,15 @@ final class StemTrimmer {
             return;
         }
         rest = withoutReason(draft, rest);
+        Optional<Integer> markedAbove = draft.judgementMarked;
+        draft.judgementMarked = Optional.empty();
+        boolean judged = false;
         for (int round = 0; round < 2; round++) {
             rest = withoutDifficulty(draft, rest);
             rest = withoutPoints(draft, rest);
-            rest = judgements.without(draft, rest);
+            Segment statement = judgements.without(draft, rest);
+            judged |= statement.to() < rest.to();
+            rest = statement;
             rest = draft.stem.isEmpty() ? withoutLead(draft, withoutDash(rest)) : rest;
         }
         Segment behindRule = withoutBlanks(draft, rest);
@@ -105,7 +110,11 @@ final class StemTrimmer {
         if (!source.text(rest).isBlank() && !heads) {
             filledGaps(draft, source.text(rest));
             draft.stem.add(rest);
+            if (judged) {
+                draft.judged.put(draft.stem.size() - 1, draft.judgementMarked);
+            }
         }
+        draft.judgementMarked = draft.judgementMarked.or(() -> markedAbove);
     }
 
     /** Rules before and behind the sentence are where its answer goes. */

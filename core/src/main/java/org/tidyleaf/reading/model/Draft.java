@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import org.tidyleaf.question.Inline;
 import org.tidyleaf.question.Prose;
@@ -85,6 +86,9 @@ public final class Draft {
 
     /** Which of the two words is set apart, 0-based. */
     public Optional<Integer> judgementMarked = Optional.empty();
+
+    /** For places in the stem with such words behind them, which of these is set apart. */
+    public final SortedMap<Integer, Optional<Integer>> judged = new TreeMap<>();
 
     public int stimulus = -1;
     public boolean keyInColumn;
