@@ -73,6 +73,7 @@ public final class BlockFinder {
             }
         }
         LoneQuestions.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.NEW_LEAD));
+        JudgedBehind.find(all).forEach(piece -> finder.found.putIfAbsent(piece, Blocks.Kind.NEW_LEAD));
         FormRows.rooms(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.LISTED));
         GradeScales.find(all).forEach(piece -> finder.found.put(piece, Blocks.Kind.SCALE));
         finder.found.putAll(AnswerGrids.find(all));

@@ -60,7 +60,7 @@ final class LabelledRooms {
         if (!several || !areAll(letters)) {
             return;
         }
-        found.put(lead, all.get(lead).number().isPresent() ? Blocks.Kind.LEAD : Blocks.Kind.NEW_LEAD);
+        found.put(lead, Blocks.Kind.NEW_LEAD);
         for (int i = lead + 1; i < end; i++) {
             Cues cues = all.get(i);
             boolean words = i < from

@@ -23,6 +23,8 @@ public final class ListHeads {
     /** Two lone letters may be options that lost their neighbours. */
     private static final int FEWEST_AMONG_OPTIONS = 3;
 
+    private static final int FEWEST_BELOW = 2;
+
     private ListHeads() {}
 
     /**
@@ -43,7 +45,25 @@ public final class ListHeads {
                 others++;
             }
         }
-        return heads >= 2 && (others * 2 <= heads || others < heads && areBold(all, series)) && countsOnce(series);
+        boolean among = heads >= 2 && (others * 2 <= heads || others < heads && areBold(all, series));
+        return countsOnce(series) && (among || heads > 0 && areBoldDirections(all, series));
+    }
+
+    /** "A. Tick the right box." in bold over several plain lines, and so "B.", "C.": whatever stands below them, they head it. */
+    private static boolean areBoldDirections(List<Cues> all, List<Seen> series) {
+        boolean apart =
+                series.size() >= FEWEST_AMONG_OPTIONS && series.get(0).label().ordinal() == 1;
+        for (int i = 0; apart && i < series.size(); i++) {
+            int piece = series.get(i).piece();
+            int next = i + 1 < series.size() ? series.get(i + 1).piece() : all.size();
+            Cues head = all.get(piece);
+            apart = next - piece > FEWEST_BELOW
+                    && series.get(i).label().ordinal() == i + 1
+                    && head.is(Cues.Trait.BOLD)
+                    && head.is(Cues.Trait.ENDS_SENTENCE)
+                    && !all.get(piece + 1).is(Cues.Trait.BOLD);
+        }
+        return apart;
     }
 
     /** Whether the letters or numerals themselves are set bold, each of them. */
@@ -133,11 +153,23 @@ public final class ListHeads {
         return true;
     }
 
-    /** Whether the letter or numeral right before or after that of a place stands over a list. */
+    /** Whether the letter or numeral right before or after that of a place stands over a list, or all of them direct. */
     public static boolean isOne(List<Cues> all, int piece) {
         return all.get(piece).labels().stream()
                 .filter(label -> label.kind() == Label.Kind.LETTER || label.kind() == Label.Kind.ROMAN)
-                .anyMatch(label -> isBesideHead(all, piece, label));
+                .anyMatch(label -> isBesideHead(all, piece, label)
+                        || all.get(piece).is(Cues.Trait.BOLD) && areBoldDirections(all, like(all, label)));
+    }
+
+    private static List<Seen> like(List<Cues> all, Label one) {
+        List<Seen> series = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            int piece = i;
+            all.get(i).labels().stream()
+                    .filter(label -> label.shape().equals(one.shape()))
+                    .forEach(label -> series.add(new Seen(piece, label)));
+        }
+        return series;
     }
 
     private static boolean isBesideHead(List<Cues> all, int piece, Label label) {

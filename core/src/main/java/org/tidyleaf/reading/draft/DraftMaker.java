@@ -321,9 +321,17 @@ public final class DraftMaker {
             aroundNumber.forEach(segment -> stems.add(draft, segment));
             return;
         }
+        if (draft.stem.isEmpty() && draft.number.isEmpty() && isRoomAlone(cues)) {
+            // "E. Write three things" over "1. ______": what is asked stands in the heading.
+            sections.asked().forEach(segment -> stems.add(draft, segment));
+        }
         stems.add(
                 draft,
                 new Segment(cues.line().number(), from, cues.piece().segment().to()));
+    }
+
+    private static boolean isRoomAlone(Cues cues) {
+        return cues.is(Cues.Trait.GAP) && cues.text().chars().noneMatch(Character::isLetter);
     }
 
     private boolean isNumberCell(int index) {
