@@ -136,15 +136,20 @@ public final class PairTables {
                                 && all.get(piece).labels().isEmpty());
     }
 
-    /** Two columns, numbers that count on against letters that count from the first; a third may say what belongs together. */
+    /** Two columns with names or none, numbers that count on against letters that count from the first; a third may say what belongs together. */
     static boolean isNumberedAgainstLettered(List<Cues> all, List<Integer> table) {
         int lefts = 0;
         int rights = 0;
-        int first = table.isEmpty() ? 0 : number(all.get(table.get(0)).text());
+        boolean named = !table.isEmpty() && hasNames(all, table);
+        int first = table.stream()
+                .filter(piece -> !named || cell(all, piece).row() > 0)
+                .findFirst()
+                .map(piece -> number(all.get(piece).text()))
+                .orElse(0);
         for (int piece : table) {
             Cell cell = cell(all, piece);
             String text = all.get(piece).text();
-            if (isKey(all, piece)) {
+            if (isKey(all, piece) || named && cell.row() == 0) {
                 continue;
             }
             if (cell.columns() > 3 || cell.column() > 1) {

@@ -6,7 +6,7 @@ import org.tidyleaf.reading.model.Label;
 
 /**
  * A sentence in italics below the last of the marked options, right above the next question, explains the answer: it has none of the
- * letters or boxes that the options have.
+ * letters, boxes or bullets that the options have.
  */
 final class RemarksBelow {
 
@@ -19,8 +19,8 @@ final class RemarksBelow {
         boolean marked = false;
         for (int i = 0; i < all.size(); i++) {
             Cues cues = all.get(i);
-            boolean letter = cues.has(Label.Kind.LETTER) || cues.has(Label.Kind.BOX);
-            if (letter || cues.sign().isPresent()) {
+            boolean option = cues.has(Label.Kind.LETTER) || cues.has(Label.Kind.BOX) || cues.has(Label.Kind.BULLET);
+            if (option || cues.sign().isPresent()) {
                 options++;
                 marked |= cues.sign().filter(Cues.Sign::right).isPresent();
             } else if (options >= SEVERAL && marked && isRemark(cues) && endsQuestion(all, i)) {

@@ -280,6 +280,9 @@ final class StemTrimmer {
                 draft.judgement = JudgedBy.in(matcher.group()).orElse(List.of());
             }
             boolean all = matcher.start() == 0 && matcher.end() == text.length();
+            if (matcher.start() == 0 || matcher.end() == text.length()) {
+                TypeLabels.levelIn(matcher.group()).ifPresent(draft.labels::add);
+            }
             if (all) {
                 return new Segment(segment.line(), segment.to(), segment.to());
             }
