@@ -12,6 +12,7 @@ import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
 import org.tidyleaf.question.Section;
 import org.tidyleaf.question.TableEntry;
+import org.tidyleaf.question.TrueFalse;
 import org.tidyleaf.source.Emphasis;
 
 /** The heads of sections, and what they ask for the questions right below them. */
@@ -38,14 +39,16 @@ final class PrintedSections {
     }
 
     /**
-     * "Exercise 3. " for a question in no section below one called "Exercise 2. Choose": so it is seen to leave that section.
-     * Empty where the last section printed has no such name.
+     * "Exercise 3. " for a question in no section below one called "Exercise 2. True or false": so it is seen that it is not to be
+     * judged as well. Empty below any other section.
      */
     Optional<String> headedAs(String number) {
-        Matcher named = NAMED.matcher(
-                sectionsPrinted == 0
-                        ? ""
-                        : quiz.sections().get(sectionsPrinted - 1).title());
+        int last = sectionsPrinted - 1;
+        boolean judging = last >= 0
+                && quiz.questions().stream()
+                        .filter(question -> question.particulars().section() == last)
+                        .allMatch(TrueFalse.class::isInstance);
+        Matcher named = NAMED.matcher(judging ? quiz.sections().get(last).title() : "");
         return named.lookingAt() && number.matches("\\d{1,2}")
                 ? Optional.of(named.group(1) + number + named.group(2))
                 : Optional.empty();

@@ -1,6 +1,7 @@
 package org.tidyleaf.intake.pdf;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -34,6 +35,8 @@ final class PdfCells {
     /** In points: the least room that word processors leave between a text and the edge of its cell. */
     private static final float PADDING = 4.5f;
 
+    private static final int FEWEST_LETTERS = 2;
+
     private PdfCells() {}
 
     /** The cells of a table row by row, each line of a cell for itself. */
@@ -54,8 +57,9 @@ final class PdfCells {
             PdfPage page, List<PdfPage.Glyph> glyphs, float right, Optional<Cell> place, LineCollector lines) {
         PdfPage cell = new PdfPage(page.number(), page.width(), page.height(), glyphs, List.of(), List.of());
         List<PdfRow> rows = PdfRow.rows(cell);
+        Set<Integer> lettered = lettered(rows);
         for (int i = 0; i < rows.size(); i++) {
-            if (i > 0 && beginsAnew(rows.get(i - 1), rows.get(i), right)) {
+            if (i > 0 && (lettered.contains(i) || beginsAnew(rows.get(i - 1), rows.get(i), right))) {
                 lines.end(0, "", Place.BODY, place, false);
             } else if (i > 0
                     && !isCutWord(rows.get(i - 1), rows.get(i), right)
@@ -66,6 +70,19 @@ final class PdfCells {
             lines.box(rows.get(i).box(page));
         }
         lines.end(0, "", Place.BODY, place, false);
+    }
+
+    /** Rows that begin with A, B, C one below the other, with no sign behind the letters; others may stand between. */
+    private static Set<Integer> lettered(List<PdfRow> rows) {
+        Set<Integer> found = new HashSet<>();
+        for (int i = 0; i < rows.size(); i++) {
+            String text = rows.get(i).spaced();
+            boolean lone = text.length() > 2 && text.charAt(1) == ' ';
+            if (lone && Character.toUpperCase(text.charAt(0)) == 'A' + found.size()) {
+                found.add(i);
+            }
+        }
+        return found.size() < FEWEST_LETTERS ? Set.of() : found;
     }
 
     /** "Microme" over "ter" in a cell too narrow for the word: not even one more letter had room. */

@@ -36,6 +36,9 @@ final class PdfSentences {
 
     private static final Pattern GAP_FIRST = Pattern.compile("[_.\u2026]{3,}\\s?[.,;]?\\s\\S");
 
+    /** "____ Filter the honey" below "Number the steps from 1 to 4.": room for a number. */
+    private static final Pattern ROOM_BEFORE_SENTENCE = Pattern.compile("[_.\u2026]{3,}\\s+\\p{Lu}");
+
     private static final Pattern NUMBER_LAST = Pattern.compile(".*\\p{L}[,;]?\\s[(\\[]?\\d{1,3}[)\\].]?");
 
     private static final Pattern BEFORE_GAP = Pattern.compile(".*(?:\\p{L}|,|[(\\[]\\d{1,2}[)\\]])");
@@ -149,7 +152,10 @@ final class PdfSentences {
 
     /** "… the bees had filled 9" over "______ . Today": a gap below its number, which may be bold. */
     static boolean isNumberedGap(PdfRow row, PdfRow next) {
-        return GAP_FIRST.matcher(next.spaced()).lookingAt()
+        boolean ended = row.plain().endsWith(".")
+                && ROOM_BEFORE_SENTENCE.matcher(next.spaced()).lookingAt();
+        return !ended
+                && GAP_FIRST.matcher(next.spaced()).lookingAt()
                 && NUMBER_LAST.matcher(row.spaced()).matches();
     }
 

@@ -46,8 +46,11 @@ final class RemarksBelow {
 
     /** The last line, or the one above the next number or heading. */
     private static boolean endsQuestion(List<Cues> all, int index) {
-        return index + 1 == all.size()
-                || all.get(index + 1).has(Label.Kind.NUMBER)
-                || all.get(index + 1).is(Cues.Trait.HEADING);
+        // A quotation may have a line drawn below it.
+        boolean ruled = index + 1 < all.size() && all.get(index + 1).text().matches("_+");
+        int next = ruled ? index + 2 : index + 1;
+        return next >= all.size()
+                || all.get(next).has(Label.Kind.NUMBER)
+                || all.get(next).is(Cues.Trait.HEADING);
     }
 }

@@ -7,7 +7,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.tidyleaf.reading.KeySource;
 import org.tidyleaf.reading.line.CircledSigns;
 import org.tidyleaf.reading.line.KeyHeadings;
@@ -48,6 +50,9 @@ public final class KeyListFinder {
     private static final int LAST_LINES = 4;
 
     private static final int FEWEST_OTHERS = 2;
+
+    /** In signs. */
+    private static final int FULL_LINE = 55;
 
     private KeyListFinder() {}
 
@@ -159,17 +164,19 @@ public final class KeyListFinder {
                 if (!reader.items.isEmpty()) {
                     reader.taken.addAll(wrapped);
                 }
+                List<Integer> full = reader.items.isEmpty() ? fullAbove(all, wrapped) : List.of();
                 if (reader.items.isEmpty()) {
-                    reader.compact(said, line);
+                    reader.compact(joined(all, said, full), line);
                 }
                 if (reader.items.isEmpty()) {
-                    reader.numbered(said, line);
+                    reader.numbered(joined(all, said, full), line);
                 }
+                reader.taken.addAll(full);
                 if (reader.items.isEmpty() && reader.coded(whole, line)) {
                     return Optional.of(new KeyList(List.copyOf(reader.items), Set.of(i), KeySource.ANSWER_LIST));
                 }
                 reader.taken.add(i);
-                reader.wrapped(i + 1);
+                reader.wrapped(i + 1 + full.size());
                 goOnBelow(all, i, reader);
                 boolean first =
                         !reader.items.isEmpty() && reader.items.get(0).number().equals("1");
@@ -245,6 +252,28 @@ public final class KeyListFinder {
             below.add(i);
         }
         return below;
+    }
+
+    /** The lines that a key goes on over since it fills the one above, not those that begin with the next number. */
+    private static List<Integer> fullAbove(List<Cues> all, List<Integer> wrapped) {
+        List<Integer> below = new ArrayList<>();
+        for (int piece : wrapped) {
+            Cues above = all.get(piece - 1);
+            boolean full = above.is(Cues.Trait.FULL) || above.text().length() > FULL_LINE;
+            boolean goesOn = full && all.get(piece).number().isEmpty();
+            if (!goesOn) {
+                break;
+            }
+            below.add(piece);
+        }
+        return below;
+    }
+
+    private static String joined(List<Cues> all, String text, List<Integer> below) {
+        return Stream.concat(
+                        Stream.of(text),
+                        below.stream().map(piece -> all.get(piece).text()))
+                .collect(Collectors.joining(" "));
     }
 
     private static String withLines(List<Cues> all, String text, List<Integer> below) {

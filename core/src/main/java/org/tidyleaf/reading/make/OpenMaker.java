@@ -41,6 +41,17 @@ final class OpenMaker {
             Vocabulary.pattern("(?:.*[.:!,?]\\s+)?\u00bf?" + Vocabulary.ALL.either("quantity_asked")
                     + "\\s+(?:\\p{L}{1,5}(?:['\u2019]|\\s+)){0,2}" + Vocabulary.ALL.either("quantity") + "\\b.*");
 
+    /** "State its length in millimetres.", "What speed is that in km/h?" */
+    private static final Pattern UNIT_ASKED = Vocabulary.pattern(".*(\\s)" + Vocabulary.ALL.either("unit_in")
+            + "\\s+(?:" + Vocabulary.ALL.either("unit_name") + "|(?-i:" + UnitSymbols.ONE_OR_MORE + "))\\s*[.?]?\\s*");
+
+    private static final Pattern QUANTITY = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("quantity") + "\\b");
+
+    private static final Pattern STATES = Vocabulary.pattern("\\b" + Vocabulary.ALL.either("states") + "\\b");
+
+    /** "Give the mass to the nearest gram.", "Round 3.456 to two decimal places." */
+    private static final Pattern ROUNDED = Vocabulary.pattern(".*\\b" + Vocabulary.ALL.either("rounding") + "\\b.*");
+
     private static final Pattern FIGURE = Pattern.compile("(?s).*\\d.*");
 
     /** "How many …?", "In wie vielen …?", "¿De cuántos …?" */
@@ -272,10 +283,25 @@ final class OpenMaker {
                         .isEmpty();
     }
 
+    /** "Mass is measured in litres." states something, "in cm and in mm" wants two numbers. */
+    private static boolean isUnitAsked(String stem) {
+        Matcher asked = UNIT_ASKED.matcher(stem);
+        String before = asked.matches() ? stem.substring(0, asked.start(1)) : "";
+        boolean reckons =
+                FIGURE.matcher(before).matches() || QUANTITY.matcher(before).find();
+        return asked.matches()
+                && !UNIT_ASKED
+                        .matcher(before.replaceFirst("\\s+\\p{L}{1,3}\\s*$", ""))
+                        .matches()
+                && (stem.endsWith("?") || reckons && !STATES.matcher(before).find());
+    }
+
     private Question withoutKey(Draft draft, Particulars particulars, String said) {
         String stem = particulars.stem().plain();
         boolean asksNumber = draft.writingLines() <= 1
                 && (CONVERT.matcher(stem).matches()
+                        || isUnitAsked(stem)
+                        || ROUNDED.matcher(stem).matches()
                         || NUMBER_ASKED.matcher(stem).matches()
                                 && !WORDS_TO_ORDER.matcher(stem).matches()
                         || Reckoning.makesNumber(stem)

@@ -292,7 +292,11 @@ final class HeadScorer {
     /** "Circle T or F.", "More than one answer is right." right below a head and above a number tells what to do there. */
     private boolean isToldBelowHead(int index, Step from) {
         Cues cues = all.get(index);
-        return from.role() == Role.SECTION
+        boolean below = from.role() == Role.SECTION
+                || from.role() == Role.INSTRUCTION
+                        && cues.is(Trait.INSTRUCTION_WORD)
+                        && (cues.is(Trait.TYPE_HEAD) || cues.is(Trait.GROUP_HEAD));
+        return below
                 && (cues.is(Trait.ENDS_SENTENCE)
                         || SENTENCE_WITH_POINTS.matcher(cues.text()).matches())
                 && cues.labels().isEmpty()

@@ -16,7 +16,10 @@ public final class UnitSymbols {
 
     private static final String ONE = "(?:" + PREFIXED + "|" + OTHER + ")(?:[\u00b2\u00b3]|\\^?-?[1-4])?";
 
-    private static final Pattern SYMBOL = Pattern.compile(ONE + "(?:\\s?[/\u00b7*]\\s?" + ONE + ")*");
+    /** A unit, or several with strokes or dots between them, as part of a pattern. */
+    public static final String ONE_OR_MORE = ONE + "(?:\\s?[/\u00b7*]\\s?" + ONE + ")*";
+
+    private static final Pattern SYMBOL = Pattern.compile(ONE_OR_MORE);
 
     private UnitSymbols() {}
 
