@@ -16,12 +16,25 @@ import org.tidyleaf.source.Line;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
 
-/** "How many eyes has a bee?" and below it nothing but "2 / 5 / 8", again and again: options parted by strokes. */
+/**
+ * "How many eyes has a bee?" and below it nothing but "2 / 5 / 8", again and again: options parted by strokes, or below a
+ * question by dashes or dots, "two \u2013 five \u2013 eight".
+ */
 public final class SlashedOptions {
 
     private static final String OPTION = "(?:[^/|_?:\u2026]|(?<=\\S)/(?=\\S)){1,40}";
     private static final Pattern LINE = Pattern.compile(OPTION + "(?:\\s[/|]\\s" + OPTION + "){1,5}");
-    private static final Pattern STROKE = Pattern.compile("\\s+[/|]\\s+");
+    private static final String SIGN = "[/|\u2013\u2014\u2022\u00b7-]";
+    private static final Pattern STROKE = Pattern.compile("\\s+" + SIGN + "\\s+");
+    private static final Pattern BEHIND_STROKE = Pattern.compile("(?s).*\\s" + SIGN + "\\s+");
+
+    private static final String DASHED_OPTION = "[^\u2013\u2014\u2022\u00b7|_?:\u2026]{1,40}";
+    private static final Pattern DASHED = Pattern.compile(DASHED_OPTION + "(?:\\s([\u2013\u2014\u2022\u00b7-])\\s"
+            + DASHED_OPTION + ")(?:\\s\\1\\s" + DASHED_OPTION + "){1,4}");
+
+    /** "Exercise 2 \u2013 True or false \u2013 1 point each". */
+    private static final Pattern HEAD =
+            Vocabulary.pattern("\\s*" + Vocabulary.ALL.either("section", "question") + "\\b");
 
     private static final Pattern LABELLED =
             Pattern.compile("\\s*[(\\[]?(?:\\p{L}|\\d{1,3})[.):\\]]|\\s*[*\u2022\u00b7\u2013-]\\s");
@@ -41,10 +54,11 @@ public final class SlashedOptions {
         for (int i = 1; i < source.lines().size(); i++) {
             Line line = source.lines().get(i);
             Line above = source.lines().get(i - 1);
-            if (isList(line)
+            boolean asked = above.text().strip().endsWith("?") || GapSigns.count(above.text()) == 1;
+            boolean below = isList(line) && !LETTERED.matcher(above.text()).lookingAt();
+            if ((below || asked && isDashedList(line))
                     && !isListBeyondRoom(source, i, -1)
                     && !isListBeyondRoom(source, i, 1)
-                    && !LETTERED.matcher(above.text()).lookingAt()
                     && !isBank(source, i)) {
                 lines.add(line.number());
                 several |= STROKE.split(line.text()).length > 2;
@@ -84,6 +98,14 @@ public final class SlashedOptions {
                 && !PrintedPairs.endsWithPair(" " + line.text());
     }
 
+    private static boolean isDashedList(Line line) {
+        return line.layout().cell().isEmpty()
+                && line.labelEnd() == 0
+                && DASHED.matcher(line.text().strip()).matches()
+                && !HEAD.matcher(line.text()).lookingAt()
+                && !LABELLED.matcher(line.text()).lookingAt();
+    }
+
     /** One piece for each option, without the strokes; empty where the line is no such list. */
     List<Piece> pieces(Line line) {
         return lines.contains(line.number()) ? ListedOptions.cut(line, 0, STROKE) : List.of();
@@ -110,6 +132,8 @@ public final class SlashedOptions {
     private static boolean isBehindStroke(Line line, Segment segment) {
         return segment.line() == line.number()
                 && segment.from() > 2
-                && line.text().substring(0, segment.from()).matches("(?s).*\\s[/|]\\s+");
+                && BEHIND_STROKE
+                        .matcher(line.text().substring(0, segment.from()))
+                        .matches();
     }
 }
