@@ -27,7 +27,8 @@ public final class PairTables {
     private PairTables() {}
 
     /** Three columns: what is paired, a box or a blank for a letter, and lettered targets. */
-    static boolean isAroundBlanks(List<Cues> all, List<Integer> table) {
+    static boolean isAroundBlanks(List<Cues> all, List<Integer> whole) {
+        List<Integer> table = belowNames(all, whole);
         List<Integer> targets =
                 table.stream().filter(piece -> cell(all, piece).column() == 2).toList();
         long items =
@@ -45,6 +46,19 @@ public final class PairTables {
                         .filter(piece -> cell(all, piece).column() == 1)
                         .allMatch(piece ->
                                 BLANK_CELL.matcher(all.get(piece).text()).matches());
+    }
+
+    /** Without a first row that has names above the outer columns and nothing above the blanks. */
+    private static List<Integer> belowNames(List<Cues> all, List<Integer> table) {
+        List<Integer> first =
+                table.stream().filter(piece -> cell(all, piece).row() == 0).toList();
+        boolean named = first.stream()
+                .allMatch(piece -> cell(all, piece).column() != 1
+                        && all.get(piece).labels().isEmpty()
+                        && all.get(piece).is(Cues.Trait.SHORT));
+        return named
+                ? table.stream().filter(piece -> cell(all, piece).row() > 0).toList()
+                : table;
     }
 
     /** Between the first and the last column nothing but dots to draw lines between. */

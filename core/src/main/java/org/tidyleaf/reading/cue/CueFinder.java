@@ -361,6 +361,10 @@ public final class CueFinder {
         if (judged.isPresent()) {
             return judged;
         }
+        Optional<Lead> ofOption = OptionRemarks.lead(line, from, segment.to(), words);
+        if (ofOption.isPresent()) {
+            return ofOption;
+        }
         if (!WORDS.mentions(words, "answer", "list", "model", "feedback", "hint", "label")) {
             return Optional.empty();
         }
