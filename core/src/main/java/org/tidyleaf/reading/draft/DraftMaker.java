@@ -56,6 +56,10 @@ public final class DraftMaker {
 
     private final List<Draft> questions = new ArrayList<>();
     private final DraftSections sections;
+
+    /** The section that a question with a group of its own has left for good; -1 for none. */
+    private int left = -1;
+
     private final DraftNotes notes;
     private final Passages passages = new Passages();
     private final List<Inline.Picture> waiting = new ArrayList<>();
@@ -396,10 +400,12 @@ public final class DraftMaker {
                 || stemLabel(cues).filter(sections::isHeadedAs).isPresent();
         // Its parts stand where it stands.
         boolean part = habits.parts().contains(index) && !questions.isEmpty();
-        int section = ownGroup ? -1 : part ? questions.get(questions.size() - 1).section : sections.last();
+        left = ownGroup ? sections.last() : left;
+        int section =
+                part ? questions.get(questions.size() - 1).section : sections.last() == left ? -1 : sections.last();
         Draft draft = new Draft(id, number, section);
         draft.heading = ownGroup && number.isEmpty() ? cues.text() : "";
-        notes.giveTo(draft, sections.pointsEach());
+        notes.giveTo(draft, section < 0 && !sections.all().isEmpty() ? Optional.empty() : sections.pointsEach());
         stemLabel(cues).flatMap(label -> PointsBeforeNumbers.of(cues, label)).ifPresent(points -> {
             draft.points = Optional.of(points);
             draft.pointed = true;

@@ -18,6 +18,9 @@ import org.tidyleaf.reading.wording.Vocabulary;
 /** What the author notes of a question, above or below it; candidates never see it. One per reading. */
 final class DraftNotes {
 
+    /** "3\u20135": a text whose gaps are counted like questions. */
+    private static final Pattern RANGE = Pattern.compile("(\\d{1,2})\u2013(\\d{1,2})");
+
     private static final Pattern IDENTIFIER =
             Vocabulary.pattern(Vocabulary.ALL.either("identifier") + "\\s*[:#]\\s*(\\S{1,20})");
 
@@ -106,7 +109,9 @@ final class DraftNotes {
 
     /** Gives the question that begins what was noted above it. */
     void giveTo(Draft draft, Optional<BigDecimal> pointsEach) {
-        draft.points = pointsOfNext.or(() -> pointsEach);
+        Matcher range = RANGE.matcher(draft.number);
+        int questions = range.matches() ? Integer.parseInt(range.group(2)) - Integer.parseInt(range.group(1)) + 1 : 1;
+        draft.points = pointsOfNext.or(() -> pointsEach.map(each -> each.multiply(BigDecimal.valueOf(questions))));
         draft.pointsPerPair = draft.number.isEmpty() && pointsOfNext.isEmpty() && pointsEach.isPresent();
         draft.labels.addAll(ofNext);
         pointsOfNext = Optional.empty();

@@ -23,15 +23,15 @@ public final class PointsFinder {
     private static final String EACH =
             "(?<!\\b(?:kun|kan|krijg|haal|verdien|heb|als|dat|moet|mag|scoor)\\s)" + Vocabulary.ALL.either("each");
 
-    private static final Pattern ONLY = Vocabulary.pattern(
-            "[(\\[]?\\s*(?:" + NUMBER + "\\s*" + WORD + "\\.?|" + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");
+    private static final Pattern ONLY = Vocabulary.pattern("[(\\[]?\\s*(?:\\+?" + NUMBER + "\\s*" + WORD + "\\.?|"
+            + WORD + "\\s*[:=]\\s*" + NUMBER + ")\\s*[)\\]]?\\.?");
     /** "- 2 points", "(___/2)", "/2" and nothing else: forms that are points only in their place. */
     private static final Pattern ALONE = Vocabulary.pattern("[-\u2013\u2014]\\s+" + NUMBER + "\\s*" + WORD
             + "\\.?|[(\\[]?\\s*(?:" + WORD
             + "\\s*[:=]?\\s*)?(?:_{2,20}|\\.{3,20}|\u2026{1,8})?\\s*/\\s*(\\d{1,2})\\s*(?:" + WORD
             + ")?\\.?\\s*[)\\]]?");
 
-    private static final Pattern AT_END = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:/\\s*)?" + NUMBER + "\\s*" + WORD
+    private static final Pattern AT_END = Vocabulary.pattern("\\s*(?:[(\\[]\\s*(?:[/+]\\s*)?" + NUMBER + "\\s*" + WORD
             + "\\.?\\s*[)\\]]|[(\\[]\\s*" + WORD + "\\.?\\s*[:=]?\\s*" + NUMBER
             + "\\s*[)\\]]|(?<=\\S\\s{5,90}|\\S\\s{0,2}\\t\\s{0,2})\\(" + NUMBER + "\\)|\\[" + NUMBER
             + "]|(?<![:=]\\s{0,9})\\[\\s+" + NUMBER + "\\s+])\\s*$");

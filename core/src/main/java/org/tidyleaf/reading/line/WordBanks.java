@@ -67,7 +67,10 @@ public final class WordBanks {
         if (text.indexOf(':') < 0 && text.indexOf('-') < 0 && text.indexOf('\u2013') < 0) {
             return List.of();
         }
-        int end = PointsFinder.beside(text).map(PointsFinder.Found::from).orElse(0);
+        int end = PointsFinder.beside(text)
+                .or(() -> PointsFinder.each(text))
+                .map(PointsFinder.Found::from)
+                .orElse(0);
         String words = end > 0 ? text.substring(0, end) : text;
         Matcher line = LINE.matcher(words);
         Matcher named = NAMED.matcher(words);

@@ -41,6 +41,8 @@ public final class KeyListFinder {
     /** "A) 1c 2a  B) 6 wasp": the letters of the parts between the answers. */
     private static final Pattern PART_BETWEEN = Pattern.compile("(?:^|\\s)[A-Z][.)]\\s+(?=[(]?\\d{1,3}\\W?\\s?\\p{L})");
 
+    private static final Pattern RANGE = Pattern.compile("(\\d{1,2})\u2013(\\d{1,2})");
+
     private static final Pattern LETTERS_ONLY = Vocabulary.pattern("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*(?:"
             + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*)?[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
 
@@ -316,7 +318,7 @@ public final class KeyListFinder {
             firsts += counts && i < end && isFirst(all.get(i)) ? 1 : 0;
             for (Label label : counts ? all.get(i).labels() : List.<Label>of()) {
                 if (label.kind() == Label.Kind.NUMBER || label.shape().equals(LabelFinder.DECIMAL_SHAPE)) {
-                    numbers.add(KeyList.withoutZeros(label.printed()));
+                    numbers.addAll(numbersOf(label));
                 }
             }
             if (counts && isNumberCell(all.get(i))) {
@@ -339,6 +341,16 @@ public final class KeyListFinder {
                         .filter(item -> numbers.contains(item.number().replaceAll("[a-z]$", "")))
                         .count()
                 >= KeyListReader.SEVERAL;
+    }
+
+    /** Of "3\u20135" all three, "3" of "03". */
+    private static List<String> numbersOf(Label label) {
+        Matcher range = RANGE.matcher(label.printed());
+        return range.matches()
+                ? IntStream.rangeClosed(Integer.parseInt(range.group(1)), Integer.parseInt(range.group(2)))
+                        .mapToObj(String::valueOf)
+                        .toList()
+                : List.of(KeyList.withoutZeros(label.printed()));
     }
 
     private static boolean isFirst(Cues cues) {
