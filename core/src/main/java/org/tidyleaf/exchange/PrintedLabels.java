@@ -1,7 +1,11 @@
 package org.tidyleaf.exchange;
 
-import java.util.List;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
@@ -9,6 +13,8 @@ import org.tidyleaf.question.TrueFalse;
 
 /** The numbers and letters before questions and before the passages they share. */
 final class PrintedLabels {
+
+    private static final Pattern RANGE = Pattern.compile("(\\d{1,2})\u2013(\\d{1,2})");
 
     private final Quiz quiz;
     private final PrintedSections sections;
@@ -47,14 +53,25 @@ final class PrintedLabels {
 
     /** Whether a question without a number would be given one that another has; then all are counted anew. */
     private boolean hasCollision() {
-        List<String> printed = quiz.questions().stream()
+        Set<String> printed = quiz.questions().stream()
                 .map(question -> question.particulars().number())
-                .toList();
-        return IntStream.range(0, printed.size())
-                .anyMatch(place -> printed.get(place).isEmpty()
-                        && printed.contains(String.valueOf(place + 1))
-                        && !sections.isAskedByHeading(quiz.questions().get(place))
-                        && !PrintedBanks.isBankFirst(quiz.questions().get(place)));
+                .flatMap(PrintedLabels::counted)
+                .collect(Collectors.toSet());
+        return IntStream.range(0, quiz.questions().size())
+                .anyMatch(place ->
+                        quiz.questions().get(place).particulars().number().isEmpty()
+                                && printed.contains(String.valueOf(place + 1))
+                                && !sections.isAskedByHeading(quiz.questions().get(place))
+                                && !PrintedBanks.isBankFirst(quiz.questions().get(place)));
+    }
+
+    /** Of "3\u20135" all three. */
+    private static Stream<String> counted(String number) {
+        Matcher range = RANGE.matcher(number);
+        return range.matches()
+                ? IntStream.rangeClosed(Integer.parseInt(range.group(1)), Integer.parseInt(range.group(2)))
+                        .mapToObj(String::valueOf)
+                : Stream.of(number);
     }
 
     /** Below a lead the letters are those of the parts: what they are judged by stands behind them. */

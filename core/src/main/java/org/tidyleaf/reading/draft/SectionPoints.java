@@ -116,7 +116,9 @@ final class SectionPoints {
                     .or(() -> PointsFinder.beside(said))
                     .or(() -> PointsFinder.bracketed(said))
                     .or(() -> bare ? PointsFinder.bareBeside(said) : Optional.empty())
-                    .flatMap(found -> PointsFinder.share(found.points(), within.size()));
+                    .flatMap(found -> CHOOSE_ONE.matcher(said).find()
+                            ? Optional.of(found.points())
+                            : PointsFinder.share(found.points(), within.size()));
             within.forEach(draft -> draft.points = share);
         }
     }

@@ -87,7 +87,10 @@ public final class AnswerParser {
     /** The one option with these words; where none has, the article before them may be missing on either side. */
     private static Set<Integer> byText(String answer, List<String> texts) {
         Set<Integer> whole = byText(answer, texts, UnaryOperator.identity());
-        return whole.isEmpty() ? byText(answer, texts, AnswerParser::withoutArticle) : whole;
+        Set<Integer> bare = whole.isEmpty() ? byText(answer, texts, AnswerParser::withoutArticle) : whole;
+        return bare.isEmpty()
+                ? byText(answer, texts.stream().map(AnswerParser::name).toList(), UnaryOperator.identity())
+                : bare;
     }
 
     private static Set<Integer> byText(String answer, List<String> texts, UnaryOperator<String> form) {
@@ -98,6 +101,12 @@ public final class AnswerParser {
             }
         }
         return found.size() == 1 ? found : Set.of();
+    }
+
+    /** "Drawing A" of "Drawing A: 3 cm by 4 cm". */
+    private static String name(String text) {
+        int colon = text.indexOf(": ");
+        return colon < SHORTEST_NOUN ? text : text.substring(0, colon);
     }
 
     private static String withoutArticle(String text) {
