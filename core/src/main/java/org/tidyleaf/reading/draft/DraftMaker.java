@@ -35,6 +35,8 @@ import org.tidyleaf.reading.model.Layouts;
 import org.tidyleaf.reading.model.Step;
 import org.tidyleaf.reading.role.Lessons;
 import org.tidyleaf.reading.wording.GapSigns;
+import org.tidyleaf.reading.wording.Vocabulary;
+import org.tidyleaf.reading.wording.Words;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -130,7 +132,7 @@ public final class DraftMaker {
             if (!said.isEmpty() && !PartSplitter.isOnlyWorth(said.plain())) {
                 boolean first = i == 0 || !whole.get(i - 1).lead.equals(lead);
                 if (first) {
-                    stimuli.add(new Stimulus(said));
+                    stimuli.add(new Stimulus(withTextAbove(whole.get(i).stimulus, said, stimuli)));
                 }
                 whole.get(i).stimulus = stimuli.size() - 1;
             }
@@ -233,6 +235,18 @@ public final class DraftMaker {
                 && roles.get(index - 1).cues().announces(Cues.Announces.LABEL)
                 && roles.get(index - 1).step().role() == Role.ASIDE
                 && stemFollows(index);
+    }
+
+    /** "1. Read the text and answer." below that text: its parts are about both. */
+    private static Prose withTextAbove(int stimulus, Prose lead, List<Stimulus> stimuli) {
+        boolean ofText = stimulus >= 0 && Vocabulary.ALL.mentions(Words.of(lead.plain()), "passage_head");
+        if (!ofText) {
+            return lead;
+        }
+        List<Inline> both = new ArrayList<>(stimuli.get(stimulus).text().parts());
+        both.add(new Inline.Break());
+        both.addAll(lead.parts());
+        return new Prose(both);
     }
 
     /** What is to be done right above a text is said with it where no section would say it, of gaps even above all questions. */
