@@ -150,7 +150,10 @@ public final class PairTables {
                                 && all.get(piece).labels().isEmpty());
     }
 
-    /** Two columns with names or none, numbers that count on against letters that count from the first; a third may say what belongs together. */
+    /**
+     * Two columns with names or none, numbers that count on against letters that count from the first; a third may say what belongs
+     * together.
+     */
     static boolean isNumberedAgainstLettered(List<Cues> all, List<Integer> table) {
         int lefts = 0;
         int rights = 0;

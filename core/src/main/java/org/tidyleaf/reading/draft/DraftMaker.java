@@ -419,7 +419,7 @@ public final class DraftMaker {
                 part ? questions.get(questions.size() - 1).section : sections.last() == left ? -1 : sections.last();
         Draft draft = new Draft(id, number, section);
         draft.heading = ownGroup && number.isEmpty() ? cues.text() : "";
-        notes.giveTo(draft, section < 0 && !sections.all().isEmpty() ? Optional.empty() : sections.pointsEach());
+        notes.giveTo(draft, section < 0 ? sections.pointsOutside() : sections.pointsEach());
         stemLabel(cues).flatMap(label -> PointsBeforeNumbers.of(cues, label)).ifPresent(points -> {
             draft.points = Optional.of(points);
             draft.pointed = true;

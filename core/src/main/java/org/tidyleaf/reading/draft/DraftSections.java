@@ -206,6 +206,11 @@ final class DraftSections {
         return asked;
     }
 
+    /** What each question in no section is worth. */
+    Optional<BigDecimal> pointsOutside() {
+        return documentPoints;
+    }
+
     Optional<BigDecimal> pointsEach() {
         return pointsEach;
     }

@@ -391,12 +391,12 @@ public final class HabitFinder {
         return headings;
     }
 
-    /** "Plan A costs less.": a sentence that begins like a head. */
     /** "Task B   Are the statements right or wrong?": a name with its letter, and far behind it what is to be done. */
     public static boolean isNamedApart(String text) {
         return NAMED_APART.matcher(text).lookingAt();
     }
 
+    /** "Plan A costs less.": a sentence that begins like a head. */
     private static boolean isStatement(Cues cues, int behind) {
         String text = cues.text();
         return cues.is(Trait.ENDS_SENTENCE) && behind < text.length() && Character.isLowerCase(text.charAt(behind));

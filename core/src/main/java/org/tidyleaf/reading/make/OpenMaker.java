@@ -283,6 +283,12 @@ final class OpenMaker {
                         .isEmpty();
     }
 
+    /** "What are significant figures?" is no sum. */
+    private static boolean isRounded(String stem) {
+        return ROUNDED.matcher(stem).matches()
+                && (FIGURE.matcher(stem).matches() || QUANTITY.matcher(stem).find());
+    }
+
     /** "Mass is measured in litres." states something, "in cm and in mm" wants two numbers. */
     private static boolean isUnitAsked(String stem) {
         Matcher asked = UNIT_ASKED.matcher(stem);
@@ -301,7 +307,7 @@ final class OpenMaker {
         boolean asksNumber = draft.writingLines() <= 1
                 && (CONVERT.matcher(stem).matches()
                         || isUnitAsked(stem)
-                        || ROUNDED.matcher(stem).matches()
+                        || isRounded(stem)
                         || NUMBER_ASKED.matcher(stem).matches()
                                 && !WORDS_TO_ORDER.matcher(stem).matches()
                         || Reckoning.makesNumber(stem)
