@@ -1,11 +1,9 @@
 package org.tidyleaf.exchange;
 
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
+import org.tidyleaf.question.NumberRange;
 import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Question;
 import org.tidyleaf.question.Quiz;
@@ -13,8 +11,6 @@ import org.tidyleaf.question.TrueFalse;
 
 /** The numbers and letters before questions and before the passages they share. */
 final class PrintedLabels {
-
-    private static final Pattern RANGE = Pattern.compile("(\\d{1,2})\u2013(\\d{1,2})");
 
     private final Quiz quiz;
     private final PrintedSections sections;
@@ -55,7 +51,7 @@ final class PrintedLabels {
     private boolean hasCollision() {
         Set<String> printed = quiz.questions().stream()
                 .map(question -> question.particulars().number())
-                .flatMap(PrintedLabels::counted)
+                .flatMap(number -> NumberRange.of(number).stream())
                 .collect(Collectors.toSet());
         return IntStream.range(0, quiz.questions().size())
                 .anyMatch(place ->
@@ -63,15 +59,6 @@ final class PrintedLabels {
                                 && printed.contains(String.valueOf(place + 1))
                                 && !sections.isAskedByHeading(quiz.questions().get(place))
                                 && !PrintedBanks.isBankFirst(quiz.questions().get(place)));
-    }
-
-    /** Of "3\u20135" all three. */
-    private static Stream<String> counted(String number) {
-        Matcher range = RANGE.matcher(number);
-        return range.matches()
-                ? IntStream.rangeClosed(Integer.parseInt(range.group(1)), Integer.parseInt(range.group(2)))
-                        .mapToObj(String::valueOf)
-                : Stream.of(number);
     }
 
     /** Below a lead the letters are those of the parts: what they are judged by stands behind them. */

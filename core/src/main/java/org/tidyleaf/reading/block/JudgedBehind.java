@@ -4,7 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
-import org.tidyleaf.reading.line.PrintedPairs;
+import org.tidyleaf.reading.cue.JudgedLines;
 import org.tidyleaf.reading.line.Runs;
 import org.tidyleaf.reading.model.Cues;
 import org.tidyleaf.reading.model.Cues.Trait;
@@ -34,12 +34,7 @@ final class JudgedBehind {
     }
 
     private static boolean isStatement(Cues cues) {
-        return cues.labels().isEmpty()
-                && cues.lead().isEmpty()
-                && cues.piece().first()
-                && cues.line().layout().cell().isEmpty()
-                && !cues.is(Trait.OFF_BODY)
-                && PrintedPairs.endsWithPair(cues.text());
+        return JudgedLines.isBehind(cues) && !cues.is(Trait.OFF_BODY);
     }
 
     private static boolean directs(Cues cues) {

@@ -11,7 +11,7 @@ import org.tidyleaf.reading.model.Label;
 import org.tidyleaf.source.Segment;
 
 /** "T   F   Drones sting." below "Circle T or F.", without letters or numbers: each line is judged for itself. */
-final class JudgedLines {
+public final class JudgedLines {
 
     private static final int FEWEST = 2;
 
@@ -48,7 +48,8 @@ final class JudgedLines {
         }
     }
 
-    private static boolean isBehind(Cues cues) {
+    /** "Bees sleep.   True   False" without a number or a letter. */
+    public static boolean isBehind(Cues cues) {
         return cues.labels().isEmpty()
                 && cues.lead().isEmpty()
                 && cues.piece().first()

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.MatchResult;
 import org.tidyleaf.question.Inline;
-import org.tidyleaf.question.Prose;
 import org.tidyleaf.question.Stimulus;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.reading.cue.FormRows;
@@ -35,8 +34,6 @@ import org.tidyleaf.reading.model.Layouts;
 import org.tidyleaf.reading.model.Step;
 import org.tidyleaf.reading.role.Lessons;
 import org.tidyleaf.reading.wording.GapSigns;
-import org.tidyleaf.reading.wording.Vocabulary;
-import org.tidyleaf.reading.wording.Words;
 import org.tidyleaf.source.Cell;
 import org.tidyleaf.source.Segment;
 import org.tidyleaf.source.Source;
@@ -60,7 +57,7 @@ public final class DraftMaker {
     private final DraftSections sections;
 
     /** The section that a question with a group of its own has left for good; -1 for none. */
-    private int left = -1;
+    private int leftSection = -1;
 
     private final DraftNotes notes;
     private final Passages passages = new Passages();
@@ -126,17 +123,7 @@ public final class DraftMaker {
                 .filter(draft -> draft.points.isEmpty())
                 .forEach(draft ->
                         draft.points = draft.ruledPoints.values().stream().reduce(BigDecimal::add));
-        for (int i = 0; i < whole.size(); i++) {
-            List<Segment> lead = whole.get(i).lead;
-            Prose said = prose.text(lead);
-            if (!said.isEmpty() && !PartSplitter.isOnlyWorth(said.plain())) {
-                boolean first = i == 0 || !whole.get(i - 1).lead.equals(lead);
-                if (first) {
-                    stimuli.add(new Stimulus(withTextAbove(whole.get(i).stimulus, said, stimuli)));
-                }
-                whole.get(i).stimulus = stimuli.size() - 1;
-            }
-        }
+        LeadStimuli.add(whole, stimuli, prose);
         title = title.isEmpty() ? PaperTitle.elsewhere(roles) : title;
         return new Drafts(title, sections.all(), stimuli, whole, owners, splitter.roles());
     }
@@ -235,18 +222,6 @@ public final class DraftMaker {
                 && roles.get(index - 1).cues().announces(Cues.Announces.LABEL)
                 && roles.get(index - 1).step().role() == Role.ASIDE
                 && stemFollows(index);
-    }
-
-    /** "1. Read the text and answer." below that text: its parts are about both. */
-    private static Prose withTextAbove(int stimulus, Prose lead, List<Stimulus> stimuli) {
-        boolean ofText = stimulus >= 0 && Vocabulary.ALL.mentions(Words.of(lead.plain()), "passage_head");
-        if (!ofText) {
-            return lead;
-        }
-        List<Inline> both = new ArrayList<>(stimuli.get(stimulus).text().parts());
-        both.add(new Inline.Break());
-        both.addAll(lead.parts());
-        return new Prose(both);
     }
 
     /** What is to be done right above a text is said with it where no section would say it, of gaps even above all questions. */
@@ -414,9 +389,10 @@ public final class DraftMaker {
                 || stemLabel(cues).filter(sections::isHeadedAs).isPresent();
         // Its parts stand where it stands.
         boolean part = habits.parts().contains(index) && !questions.isEmpty();
-        left = ownGroup ? sections.last() : left;
-        int section =
-                part ? questions.get(questions.size() - 1).section : sections.last() == left ? -1 : sections.last();
+        leftSection = ownGroup ? sections.last() : leftSection;
+        int section = part
+                ? questions.get(questions.size() - 1).section
+                : sections.last() == leftSection ? -1 : sections.last();
         Draft draft = new Draft(id, number, section);
         draft.heading = ownGroup && number.isEmpty() ? cues.text() : "";
         notes.giveTo(draft, section < 0 ? sections.pointsOutside() : sections.pointsEach());

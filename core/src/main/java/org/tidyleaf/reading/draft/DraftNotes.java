@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.tidyleaf.question.NumberRange;
 import org.tidyleaf.reading.Role;
 import org.tidyleaf.reading.cut.LabelsInStrokes;
 import org.tidyleaf.reading.line.PointsFinder;
@@ -17,9 +18,6 @@ import org.tidyleaf.reading.wording.Vocabulary;
 
 /** What the author notes of a question, above or below it; candidates never see it. One per reading. */
 final class DraftNotes {
-
-    /** "3\u20135": a text whose gaps are counted like questions. */
-    private static final Pattern RANGE = Pattern.compile("(\\d{1,2})\u2013(\\d{1,2})");
 
     private static final Pattern IDENTIFIER =
             Vocabulary.pattern(Vocabulary.ALL.either("identifier") + "\\s*[:#]\\s*(\\S{1,20})");
@@ -109,8 +107,7 @@ final class DraftNotes {
 
     /** Gives the question that begins what was noted above it. */
     void giveTo(Draft draft, Optional<BigDecimal> pointsEach) {
-        Matcher range = RANGE.matcher(draft.number);
-        int questions = range.matches() ? Integer.parseInt(range.group(2)) - Integer.parseInt(range.group(1)) + 1 : 1;
+        int questions = NumberRange.of(draft.number).size();
         draft.points = pointsOfNext.or(() -> pointsEach.map(each -> each.multiply(BigDecimal.valueOf(questions))));
         draft.pointsPerPair = draft.number.isEmpty() && pointsOfNext.isEmpty() && pointsEach.isPresent();
         draft.labels.addAll(ofNext);

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.tidyleaf.question.NumberRange;
 import org.tidyleaf.reading.KeySource;
 import org.tidyleaf.reading.line.Alternatives;
 import org.tidyleaf.reading.line.AnswerParser;
@@ -73,8 +74,6 @@ public final class KeyGatherer {
             Pattern.compile("([A-Z]{0,3}\\d{1,3}(?:[a-h](?=[ivx]))?)(?:\\.(?=\\d))?([a-z]|[ivx]{2,4}|\\d{1,2})");
     /** More words in a line are a sentence that goes on. */
     private static final int LONGEST_SPELLING = 3;
-
-    private static final Pattern RANGE = Pattern.compile("(\\d{1,3})\\s?[-\u2013]\\s?\\d{1,3}");
 
     public static final Pattern LEFT_NUMBER = Pattern.compile(
             "(?:_+\\s*(?:\\p{L}_+\\s*)?|[(\\[]\\s*\\p{L}?\\s*[)\\]]\\s*)?[(\\[]?(\\d{1,2}(?:\\.\\d{1,2})?)[.):\\]]?\\s");
@@ -237,13 +236,10 @@ public final class KeyGatherer {
             String gap = "(" + i + ") ";
             find(draft, String.valueOf(i)).ifPresent(item -> said.add(gap + item.text()));
         }
-        Matcher range = RANGE.matcher(draft.number);
-        if (range.matches()) {
-            int first = Integer.parseInt(range.group(1));
-            for (int i = 0; i < gaps && said.size() == i; i++) {
-                String gap = "(" + (i + 1) + ") ";
-                find(draft, String.valueOf(first + i)).ifPresent(item -> said.add(gap + item.text()));
-            }
+        List<String> numbers = NumberRange.of(draft.number);
+        for (int i = 0; numbers.size() > 1 && i < Math.min(gaps, numbers.size()) && said.size() == i; i++) {
+            String gap = "(" + (i + 1) + ") ";
+            find(draft, numbers.get(i)).ifPresent(item -> said.add(gap + item.text()));
         }
         if (said.isEmpty()
                 && gaps > 1

@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.tidyleaf.question.NumberRange;
 import org.tidyleaf.reading.KeySource;
 import org.tidyleaf.reading.line.CircledSigns;
 import org.tidyleaf.reading.line.KeyHeadings;
@@ -40,8 +41,6 @@ public final class KeyListFinder {
 
     /** "A) 1c 2a  B) 6 wasp": the letters of the parts between the answers. */
     private static final Pattern PART_BETWEEN = Pattern.compile("(?:^|\\s)[A-Z][.)]\\s+(?=[(]?\\d{1,3}\\W?\\s?\\p{L})");
-
-    private static final Pattern RANGE = Pattern.compile("(\\d{1,2})\u2013(\\d{1,2})");
 
     private static final Pattern LETTERS_ONLY = Vocabulary.pattern("(?:[(]?\\d{1,3}\\s*[.):=-]?\\s*(?:"
             + Vocabulary.ALL.either("answer") + "\\s*[:=]\\s*)?[(]?[A-Ha-h][)]?(?:[\\s,;.]+|$))+");
@@ -161,17 +160,17 @@ public final class KeyListFinder {
                 List<Integer> wrapped = wrappedDecimals(all, i);
                 KeyLineParts.of(whole).forEach(named -> reader.ofPart(named.head(), named.said(), line));
                 if (reader.items.isEmpty()) {
-                    reader.decimals(withLines(all, said, wrapped), line);
+                    reader.decimals(joined(all, said, wrapped, "  "), line);
                 }
                 if (!reader.items.isEmpty()) {
                     reader.taken.addAll(wrapped);
                 }
                 List<Integer> full = reader.items.isEmpty() ? fullAbove(all, wrapped) : List.of();
                 if (reader.items.isEmpty()) {
-                    reader.compact(joined(all, said, full), line);
+                    reader.compact(joined(all, said, full, " "), line);
                 }
                 if (reader.items.isEmpty()) {
-                    reader.numbered(joined(all, said, full), line);
+                    reader.numbered(joined(all, said, full, " "), line);
                 }
                 reader.taken.addAll(full);
                 if (reader.items.isEmpty() && reader.coded(whole, line)) {
@@ -271,17 +270,11 @@ public final class KeyListFinder {
         return below;
     }
 
-    private static String joined(List<Cues> all, String text, List<Integer> below) {
+    private static String joined(List<Cues> all, String text, List<Integer> below, String between) {
         return Stream.concat(
                         Stream.of(text),
                         below.stream().map(piece -> all.get(piece).text()))
-                .collect(Collectors.joining(" "));
-    }
-
-    private static String withLines(List<Cues> all, String text, List<Integer> below) {
-        StringBuilder whole = new StringBuilder(text);
-        below.forEach(i -> whole.append("  ").append(all.get(i).text()));
-        return whole.toString();
+                .collect(Collectors.joining(between));
     }
 
     /** "1. D", "2. B", "3. C" at the very end: numbers that have been above, with nothing but a letter each. */
@@ -318,7 +311,7 @@ public final class KeyListFinder {
             firsts += counts && i < end && isFirst(all.get(i)) ? 1 : 0;
             for (Label label : counts ? all.get(i).labels() : List.<Label>of()) {
                 if (label.kind() == Label.Kind.NUMBER || label.shape().equals(LabelFinder.DECIMAL_SHAPE)) {
-                    numbers.addAll(numbersOf(label));
+                    NumberRange.of(label.printed()).forEach(number -> numbers.add(KeyList.withoutZeros(number)));
                 }
             }
             if (counts && isNumberCell(all.get(i))) {
@@ -341,16 +334,6 @@ public final class KeyListFinder {
                         .filter(item -> numbers.contains(item.number().replaceAll("[a-z]$", "")))
                         .count()
                 >= KeyListReader.SEVERAL;
-    }
-
-    /** Of "3\u20135" all three, "3" of "03". */
-    private static List<String> numbersOf(Label label) {
-        Matcher range = RANGE.matcher(label.printed());
-        return range.matches()
-                ? IntStream.rangeClosed(Integer.parseInt(range.group(1)), Integer.parseInt(range.group(2)))
-                        .mapToObj(String::valueOf)
-                        .toList()
-                : List.of(KeyList.withoutZeros(label.printed()));
     }
 
     private static boolean isFirst(Cues cues) {
